@@ -1,0 +1,22 @@
+import type { NextConfig } from 'next';
+
+const config: NextConfig = {
+  serverExternalPackages: ['pdfkit', 'mysql2', 'joi', 'joi-to-swagger', 'qrcode'],
+  poweredByHeader: false,
+  reactStrictMode: true,
+  images: { unoptimized: true },
+  headers: () =>
+    Promise.resolve([
+      {
+        source: '/:path*',
+        headers: [
+          { key: 'x-content-type-options', value: 'nosniff' },
+          { key: 'x-frame-options', value: 'DENY' },
+          { key: 'referrer-policy', value: 'no-referrer' },
+          { key: 'cross-origin-resource-policy', value: 'same-origin' },
+        ],
+      },
+    ]),
+};
+
+export default config;

@@ -1,0 +1,5 @@
+import { runCommands } from '@/services/commands/runCommands';
+import { readBody, respond } from '../respond';
+
+export const POST = (request: Request): Promise<Response> =>
+  respond(async () => ({ answers: await runCommands(await readBody(request)) }));

@@ -1,0 +1,4 @@
+import { estimatePortions } from '@/services/estimates';
+import { readBody, respond } from '../../respond';
+
+export const POST = (request: Request): Promise<Response> => respond(async () => estimatePortions(await readBody(request)));

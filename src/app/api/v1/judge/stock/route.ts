@@ -1,0 +1,4 @@
+import { judgeStock } from '@/services/outage';
+import { readBody, respond } from '../../respond';
+
+export const POST = (request: Request): Promise<Response> => respond(async () => judgeStock(await readBody(request)));

@@ -1,0 +1,3 @@
+import { openApi } from '@/services/openApi';
+
+export const GET = (): Response => Response.json(openApi());

@@ -1,0 +1,63 @@
+/** The reference table of foods as the core sees it. Figures: data/foods.csv; columns: docs/reference.md. */
+
+export const READINESS = ['raw-animal', 'ready-to-eat', 'needs-wash', 'cook-first'] as const;
+export type Readiness = (typeof READINESS)[number];
+
+export const FREEZE_FITS = ['good', 'fair', 'poor', 'no'] as const;
+export type FreezeFit = (typeof FREEZE_FITS)[number];
+
+export const HOMES = [
+  'fridge-upper',
+  'fridge-middle',
+  'fridge-lower-back',
+  'door',
+  'crisper-high',
+  'crisper-low',
+  'freezer',
+  'counter',
+  'cupboard',
+] as const;
+export type Home = (typeof HOMES)[number];
+
+export const ETHYLENE = ['giver', 'taker', 'both', 'none'] as const;
+
+/** One food. Days are at 0 to 4 °C, months at −18 °C; `null` means "no figure", never zero. */
+export interface Food {
+  id: string;
+  name: string;
+  aliases: string[];
+  group: string;
+  outageClass: string;
+  /** True when the class is discarded above 4.4 °C: the food has a safety date (rule K1). */
+  controlled: boolean;
+  dietTags: string[];
+  readiness: Readiness;
+  fridgeDaysMin: number | null;
+  fridgeDaysMax: number | null;
+  openedDaysMin: number | null;
+  openedDaysMax: number | null;
+  thawedDays: number | null;
+  counterDaysMax: number | null;
+  freezerMonthsMin: number | null;
+  freezerMonthsMax: number | null;
+  freezeFit: FreezeFit;
+  freezePrep: string[];
+  blanchMinutes: number | null;
+  blanchOptional: boolean | null;
+  unblanchedMonthsMax: number | null;
+  home: Home;
+  ethylene: (typeof ETHYLENE)[number];
+  /** Mass fractions of the edible part, sum 1. */
+  composition: {
+    water: number;
+    protein: number;
+    fat: number;
+    carbohydrate: number;
+    fibre: number;
+    ash: number;
+  };
+  freezingPointC: number;
+  densityKgPerL: number;
+  source: string;
+  note: string;
+}

@@ -1,0 +1,109 @@
+import type { OutageClass } from '../outage/outageClass';
+import { isControlled } from '../outage/outageClass';
+import { ETHYLENE, FREEZE_FITS, type Food, HOMES, READINESS } from './food';
+import { foodKey } from './foodKey';
+import { RowReader, type TableFault, type TableRow } from './readTable';
+
+const FRACTIONS = ['water', 'protein', 'fat', 'carbohydrate', 'fibre', 'ash'] as const;
+const FRACTION_SLACK = 0.002;
+
+function readComposition(row: RowReader): Food['composition'] {
+  const composition = { water: 0, protein: 0, fat: 0, carbohydrate: 0, fibre: 0, ash: 0 };
+  let sum = 0;
+  for (const part of FRACTIONS) {
+    composition[part] = row.neededNumber(part, 0, 1);
+    sum += composition[part];
+  }
+  if (Math.abs(sum - 1) > FRACTION_SLACK) {
+    row.fault('water', `the fractions add up to ${sum.toFixed(4)}, not 1`);
+  }
+  return composition;
+}
+
+function readFood(row: RowReader, classes: ReadonlyMap<string, OutageClass>): Food {
+  const outageClass = row.needed('outage_class');
+  const found = classes.get(outageClass);
+  if (outageClass && !found) row.fault('outage_class', `there is no class "${outageClass}"`);
+  const [fridgeDaysMin, fridgeDaysMax] = row.range('fridge_days', 'days', 1000);
+  const [openedDaysMin, openedDaysMax] = row.range('opened_days', 'days', 1000);
+  const [freezerMonthsMin, freezerMonthsMax] = row.range('freezer_months', 'months', 120);
+  const freezeFit = row.choice('freeze_fit', FREEZE_FITS);
+  if (freezerMonthsMin === null && freezeFit !== 'no') {
+    row.fault('freezer_months_min', 'may be empty only where freeze_fit is no');
+  }
+  const counterDaysMax = row.number('counter_days_max', 0, 1000);
+  const controlled = found ? isControlled(found) : true;
+  if (counterDaysMax !== null && controlled) {
+    row.fault('counter_days_max', 'is never filled for a controlled food');
+  }
+  const blanchOptional = row.text('blanch_optional');
+  if (!['', 'yes', 'no'].includes(blanchOptional)) {
+    row.fault('blanch_optional', `"${blanchOptional}" is neither yes nor no`);
+  }
+  const id = row.needed('id');
+  if (!/^[a-z0-9]+(-[a-z0-9]+)*$/.test(id)) row.fault('id', `"${id}" is not kebab-case`);
+  return {
+    id,
+    name: row.needed('name'),
+    aliases: row.list('aliases'),
+    group: row.needed('group'),
+    outageClass,
+    controlled,
+    dietTags: row.list('diet_tags'),
+    readiness: row.choice('readiness', READINESS),
+    fridgeDaysMin,
+    fridgeDaysMax,
+    openedDaysMin,
+    openedDaysMax,
+    thawedDays: row.number('thawed_days', 0, 1000),
+    counterDaysMax,
+    freezerMonthsMin,
+    freezerMonthsMax,
+    freezeFit,
+    freezePrep: row.list('freeze_prep'),
+    blanchMinutes: row.number('blanch_minutes', 0, 60),
+    blanchOptional: blanchOptional === '' ? null : blanchOptional === 'yes',
+    unblanchedMonthsMax: row.number('unblanched_months_max', 0, 120),
+    home: row.choice('home', HOMES),
+    ethylene: row.choice('ethylene', ETHYLENE),
+    composition: readComposition(row),
+    freezingPointC: row.neededNumber('freezing_point_c', -60, -0.05),
+    densityKgPerL: row.neededNumber('density_kg_per_l', 0.01, 3),
+    source: row.needed('source'),
+    note: row.text('note'),
+  };
+}
+
+/**
+ * Turns the rows of foods.csv into foods, and checks what a table cannot: classes that exist, minimum under maximum,
+ * fractions that add up, and names and aliases that no two foods share (after case, plural and word order).
+ *
+ * @param rows cells by column, in file order; the first stands in row 2 of the file
+ * @returns the foods, and every fault found; the foods are of use only when there is no fault
+ */
+export function readFoods(
+  file: string,
+  rows: readonly TableRow[],
+  classes: ReadonlyMap<string, OutageClass>,
+): { foods: Food[]; faults: TableFault[] } {
+  const faults: TableFault[] = [];
+  const foods: Food[] = [];
+  const owners = new Map<string, { id: string; row: number }>();
+  const ids = new Set<string>();
+  rows.forEach((cells, at) => {
+    const row = new RowReader(file, at + 2, cells, faults);
+    const food = readFood(row, classes);
+    if (ids.has(food.id)) row.fault('id', `"${food.id}" stands twice`);
+    ids.add(food.id);
+    [food.name, ...food.aliases].forEach((name, nth) => {
+      const key = foodKey(name);
+      const owner = owners.get(key);
+      if (owner && owner.id !== food.id) {
+        row.fault(nth === 0 ? 'name' : 'aliases', `"${name}" already names ${owner.id} (row ${owner.row})`);
+      }
+      owners.set(key, { id: food.id, row: at + 2 });
+    });
+    foods.push(food);
+  });
+  return { foods, faults };
+}

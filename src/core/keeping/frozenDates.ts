@@ -1,0 +1,124 @@
+import { addMonths } from '../calendar/addMonths';
+import { type CalendarDate, daysBetween } from '../calendar/calendarDate';
+import { sayPlainDate } from '../calendar/sayDate';
+import type { Food } from '../foods/food';
+import { Refusal } from '../refusal';
+import type { Wrap } from './history';
+import { type KeepingCase, type KeepingState, noteRule, setDates } from './keepingState';
+import { frozenRate } from './spoilageRate';
+import { days } from './startDates';
+
+const WRAP_WORDS: Record<Wrap, string> = {
+  'shop-tray': 'in the shop tray',
+  carton: 'in its carton',
+  tub: 'in a tub',
+  'loose-bag': 'in a loose bag',
+  'zip-bag': 'in a zip bag, air out',
+  foil: 'in foil',
+  paper: 'in freezer paper',
+  vacuum: 'vacuum packed',
+  glass: 'in glass',
+  jar: 'in a jar',
+};
+
+/** Months a food keeps its quality at −18 °C in this wrap (K5): tight wraps the longest figure, loose the shortest. */
+export function monthsInWrap(food: Food, wrap: Wrap): number {
+  const least = food.freezerMonthsMin ?? 0;
+  const most = food.freezerMonthsMax ?? least;
+  switch (wrap) {
+    case 'shop-tray':
+    case 'carton':
+    case 'tub':
+    case 'loose-bag':
+      return least;
+    case 'zip-bag':
+    case 'foil':
+    case 'paper':
+      return (least + most) / 2;
+    case 'vacuum':
+    case 'glass':
+    case 'jar':
+      return most;
+  }
+}
+
+/** The longest a food frozen raw may stay, in months, and why; `null` when blanching does not matter to it. */
+function unblanchedLimit(food: Food): { months: number; says: string } | null {
+  if (food.blanchOptional === true && food.unblanchedMonthsMax !== null) {
+    return {
+      months: food.unblanchedMonthsMax,
+      says: `Frozen raw, not blanched: at most ${food.unblanchedMonthsMax} months.`,
+    };
+  }
+  if (food.blanchOptional === false && food.blanchMinutes !== null) {
+    return {
+      months: 1,
+      says: `Frozen raw though it wants ${food.blanchMinutes} minutes of blanching: at most 1 month, use it soon.`,
+    };
+  }
+  return null;
+}
+
+function refuseUnfit(food: Food, state: KeepingState, on: CalendarDate): void {
+  if (food.freezeFit === 'no') {
+    const other = food.note ? ` ${food.note}` : ' Cook it into a dish first; that would freeze.';
+    throw new Refusal('K5', `${food.name} does not freeze well.${other}`);
+  }
+  if (state.useBy !== null && on > state.useBy) {
+    throw new Refusal('K5', `Its use by was ${sayPlainDate(state.useBy)}: too late to freeze, throw it out.`);
+  }
+}
+
+/** Puts a state to sleep: remembers the days left and sets the new best by. */
+export function sleep(
+  state: KeepingState,
+  on: CalendarDate,
+  bestBy: CalendarDate,
+  line: { rule: string; says: string; source: string },
+): void {
+  state.daysRemembered = state.useBy === null ? null : Math.max(0, daysBetween(on, state.useBy));
+  state.state = 'frozen';
+  state.thawed = null;
+  setDates(state, line.rule, { useBy: null, bestBy }, line.says, line.source);
+}
+
+/**
+ * Rule K5: freezing stops the safety clock while the food stays at −18 °C or colder; what is left is a quality date.
+ *
+ * @throws Refusal K5 when it is frozen already, does not freeze well, or is past its use by
+ */
+export function frozenDates(state: KeepingState, { food, conditions }: KeepingCase, on: CalendarDate): void {
+  if (state.state === 'frozen') throw new Refusal('K5', 'It is frozen already.');
+  refuseUnfit(food, state, on);
+  const limit = conditions.blanched ? null : unblanchedLimit(food);
+  const wrapped = monthsInWrap(food, conditions.wrap);
+  const rate = frozenRate(conditions.freezerC);
+  const months = Math.min(wrapped, limit?.months ?? Infinity) / rate;
+  const left = state.useBy === null ? null : Math.max(0, daysBetween(on, state.useBy));
+  const kept = left === null ? '' : ` ${days(left)} of its fridge time are left for after thawing.`;
+  sleep(state, on, addMonths(on, months), {
+    rule: 'K5',
+    says: `Frozen ${WRAP_WORDS[conditions.wrap]}: best within ${sayMonths(months)}.${kept}`,
+    source: food.source,
+  });
+  state.celsius = conditions.freezerC;
+  if (limit) noteRule(state, 'K5', limit.says, food.source);
+  if (food.freezeFit === 'poor') {
+    noteRule(state, 'K5', `It suffers from freezing: for cooking only afterwards. ${food.note}`.trim(), food.source);
+  }
+  if (rate > 1) {
+    noteRule(
+      state,
+      'K9',
+      `The freezer stands at ${conditions.freezerC} °C, not −18: it loses quality ${rate.toFixed(1)} times as fast.`,
+      'our fit to public time and temperature data',
+    );
+  }
+}
+
+/** "3½ months", "1 month", "2.1 months". */
+export function sayMonths(months: number): string {
+  const rounded = Math.round(months * 10) / 10;
+  const text = Number.isInteger(rounded * 2) && !Number.isInteger(rounded) ? `${Math.floor(rounded) || ''}½` : `${rounded}`;
+  return rounded === 1 ? '1 month' : `${text} months`;
+}

@@ -1,0 +1,74 @@
+import type { CalendarDate } from '../calendar/calendarDate';
+
+export const STARTS = ['bought', 'cooked', 'harvested', 'given'] as const;
+export type Start = (typeof STARTS)[number];
+
+export const WRAPS = [
+  'shop-tray',
+  'carton',
+  'loose-bag',
+  'zip-bag',
+  'foil',
+  'paper',
+  'vacuum',
+  'glass',
+  'jar',
+  'tub',
+] as const;
+export type Wrap = (typeof WRAPS)[number];
+
+export const THAW_METHODS = ['fridge', 'cold-water', 'microwave', 'metal'] as const;
+export type ThawMethod = (typeof THAW_METHODS)[number];
+
+export const PRINTED_KINDS = ['use-by', 'best-before', 'sell-by', 'freeze-by'] as const;
+export type PrintedKind = (typeof PRINTED_KINDS)[number];
+
+export const CAUTIONS = ['usual', 'careful'] as const;
+export type Caution = (typeof CAUTIONS)[number];
+
+export const STATES = ['chilled', 'frozen', 'thawing', 'counter', 'room'] as const;
+export type PackageState = (typeof STATES)[number];
+
+/** Something that happened to a package, on a calendar day of the household. */
+export type HistoryEvent =
+  | { did: Start; on: CalendarDate }
+  | { did: 'opened' | 'frozen' | 'thawing' | 'refrozen' | 'found-turning' | 'found-bad'; on: CalendarDate }
+  | { did: 'thawed'; on: CalendarDate; method: ThawMethod }
+  /** Put into a zone of another temperature, °C. */
+  | { did: 'moved'; on: CalendarDate; c: number }
+  /** Stood out of the cold for so many minutes; `hot` above 32 °C. */
+  | { did: 'counter'; on: CalendarDate; minutes: number; hot?: boolean };
+
+export interface PrintedDate {
+  kind: PrintedKind;
+  date: CalendarDate;
+}
+
+/** What besides the history bears on the dates. Temperatures in °C. */
+export interface KeepingConditions {
+  printed: PrintedDate | null;
+  wrap: Wrap;
+  /** False: frozen raw. Not told counts as blanched. */
+  blanched: boolean;
+  fridgeC: number;
+  freezerC: number;
+  caution: Caution;
+}
+
+export const USUAL_CONDITIONS: KeepingConditions = {
+  printed: null,
+  wrap: 'zip-bag',
+  blanched: true,
+  fridgeC: 4,
+  freezerC: -18,
+  caution: 'usual',
+};
+
+/** One rule that fired. `from` and `to` are the governing date before and after it. */
+export interface TrailLine {
+  rule: string;
+  from: CalendarDate | null;
+  to: CalendarDate | null;
+  says: string;
+  source: string;
+}

@@ -1,0 +1,193 @@
+import { type CalendarDate, daysBetween } from '../calendar/calendarDate';
+import type { Food } from '../foods/food';
+import { Refusal } from '../refusal';
+import { frozenDates } from './frozenDates';
+import { counterDates, findingDates } from './findingDates';
+import {
+  type HistoryEvent,
+  type KeepingConditions,
+  type PackageState,
+  type TrailLine,
+  USUAL_CONDITIONS,
+} from './history';
+import { governingOf, type KeepingCase, type KeepingState, noteRule } from './keepingState';
+import { movedDates } from './movedDates';
+import { openedDates } from './openedDates';
+import { printedDates } from './printedDates';
+import { refrozenDates } from './refrozenDates';
+import { isStart, START_WORDS, startDates } from './startDates';
+import { chilledRate } from './spoilageRate';
+import { thawedDates, thawingDates } from './thawedDates';
+
+export const BANDS = ['settled', 'soon', 'today', 'past'] as const;
+export type Band = (typeof BANDS)[number];
+export type Verdict = 'eat' | 'look-first' | 'discard';
+
+/** All that the history says, whatever day it is. Kept with the package; {@link keepingOn} adds today. */
+export interface Keeping {
+  state: PackageState;
+  startOn: CalendarDate;
+  openedOn: CalendarDate | null;
+  useBy: CalendarDate | null;
+  bestBy: CalendarDate;
+  governing: { date: CalendarDate; kind: 'use-by' | 'best-by' };
+  /** To be thrown out whatever the dates say (K10, K12). */
+  condemned: boolean;
+  /** Temperature its clocks run at, °C. */
+  celsius: number;
+  /** Minutes out of the cold so far (K10). */
+  counterMinutes: number;
+  trail: TrailLine[];
+}
+
+/** How a package stands on a day. */
+export interface KeepingToday {
+  daysLeft: number;
+  band: Band;
+  verdict: Verdict;
+}
+
+/** Ready-to-eat chilled foods that babies, pregnant, old or ill people should not eat cold (K13). */
+const DELICATE_CLASSES = new Set(['lunch-meats', 'soft-cheese', 'smoked-fish']);
+const CAUTION_SOURCE = 'public advice for people at higher risk';
+
+function begin(kase: KeepingCase, event: HistoryEvent): KeepingState {
+  if (!isStart(event.did)) {
+    throw new Refusal('K2', 'A history begins with bought, cooked, harvested or given.');
+  }
+  return {
+    state: 'chilled',
+    startOn: event.on,
+    lastOn: event.on,
+    useBy: null,
+    bestBy: event.on,
+    openedOn: null,
+    daysRemembered: null,
+    thawed: null,
+    counterMinutes: 0,
+    celsius: kase.conditions.fridgeC,
+    condemned: false,
+    trail: [],
+  };
+}
+
+function tellStart(state: KeepingState, kase: KeepingCase, event: HistoryEvent): void {
+  if (!isStart(event.did)) return;
+  const { food, conditions } = kase;
+  startDates(state, kase, event.did);
+  const rate = chilledRate(state.celsius);
+  if (rate > 1) {
+    noteRule(
+      state,
+      'K9',
+      `The fridge stands at ${state.celsius} °C: chilled days pass ${rate.toFixed(1)} times as fast.`,
+      'our fit to public time and temperature data',
+    );
+  }
+  if (conditions.caution === 'careful' && DELICATE_CLASSES.has(food.outageClass)) {
+    noteRule(state, 'K13', 'Babies, pregnant, old or ill people: only heated through.', CAUTION_SOURCE);
+  }
+}
+
+/** Cooking makes a new lot: all clocks start again from a dish that was safe to cook (K2, K8). */
+function cookAnew(state: KeepingState, kase: KeepingCase, event: HistoryEvent): KeepingState {
+  if (state.condemned || (state.useBy !== null && event.on > state.useBy)) {
+    throw new Refusal('K2', 'It was past its use by: cooking does not make it safe. Throw it out.');
+  }
+  return { ...begin(kase, event), useBy: state.useBy, bestBy: state.bestBy, trail: state.trail };
+}
+
+function tell(state: KeepingState, kase: KeepingCase, event: HistoryEvent): KeepingState {
+  const { on } = event;
+  switch (event.did) {
+    case 'cooked': {
+      const fresh = cookAnew(state, kase, event);
+      tellStart(fresh, kase, event);
+      return fresh;
+    }
+    case 'bought':
+    case 'harvested':
+    case 'given':
+      throw new Refusal('K2', `It was there already; it cannot be ${START_WORDS[event.did]} again.`);
+    case 'opened':
+      openedDates(state, kase, on);
+      break;
+    case 'frozen':
+      if (state.thawed === null) frozenDates(state, kase, on);
+      else refrozenDates(state, kase, on);
+      break;
+    case 'refrozen':
+      refrozenDates(state, kase, on);
+      break;
+    case 'thawing':
+      thawingDates(state, kase, on);
+      break;
+    case 'thawed':
+      thawedDates(state, kase, on, event.method);
+      break;
+    case 'moved':
+      movedDates(state, on, event.c);
+      break;
+    case 'counter':
+      counterDates(state, kase.food.controlled, on, event.minutes, event.hot ?? false);
+      break;
+    case 'found-turning':
+    case 'found-bad':
+      findingDates(state, on, event.did === 'found-bad');
+  }
+  return state;
+}
+
+/**
+ * The keeping engine: tells a package's history event by event and gives its dates with the trail of rules (RULES K1
+ * to K10, K12, K13).
+ *
+ * @param history events in the order they happened; the first begins the lot
+ * @param today no event may be later
+ * @throws Refusal with the rule, when an event cannot follow what was before it
+ */
+export function judgeKeeping(
+  food: Food,
+  history: readonly HistoryEvent[],
+  today: CalendarDate,
+  conditions: KeepingConditions = USUAL_CONDITIONS,
+): Keeping {
+  const kase: KeepingCase = { food, conditions };
+  const [first, ...rest] = history;
+  if (!first) throw new Refusal('K2', 'There is no history yet.');
+  if (first.on > today) throw new Refusal('K2', `${first.on} is still to come.`);
+  let state = begin(kase, first);
+  tellStart(state, kase, first);
+  if (conditions.printed) printedDates(state, kase, conditions.printed);
+  for (const event of rest) {
+    if (event.on > today) throw new Refusal('K2', `${event.on} is still to come.`);
+    if (event.on < state.startOn) throw new Refusal('K2', `${event.on} is before the food came in, ${state.startOn}.`);
+    if (event.on < state.lastOn) throw new Refusal('K2', `${event.on} is before what happened on ${state.lastOn}.`);
+    state = tell(state, kase, event);
+    state.lastOn = event.on;
+  }
+  return {
+    state: state.state,
+    startOn: state.startOn,
+    openedOn: state.openedOn,
+    useBy: state.useBy,
+    bestBy: state.bestBy,
+    governing: { date: governingOf(state), kind: state.useBy === null ? 'best-by' : 'use-by' },
+    condemned: state.condemned,
+    celsius: state.celsius,
+    counterMinutes: state.counterMinutes,
+    trail: state.trail,
+  };
+}
+
+/** Days left (negative once past), band and verdict of a package on a day. Frozen food turns "soon" 30 days ahead. */
+export function keepingOn(
+  keeping: Pick<Keeping, 'state' | 'useBy' | 'bestBy' | 'governing' | 'condemned'>,
+  today: CalendarDate,
+): KeepingToday {
+  const daysLeft = daysBetween(today, keeping.governing.date);
+  const soon = keeping.state === 'frozen' ? 30 : 3;
+  const band: Band = daysLeft < 0 ? 'past' : daysLeft === 0 ? 'today' : daysLeft <= soon ? 'soon' : 'settled';
+  const unsafe = keeping.condemned || (keeping.useBy !== null && keeping.useBy < today);
+  return { daysLeft, band, verdict: unsafe ? 'discard' : keeping.bestBy < today ? 'look-first' : 'eat' };
+}

@@ -1,0 +1,60 @@
+import { type CalendarDate, earlier } from '../calendar/calendarDate';
+import type { Food } from '../foods/food';
+import type { KeepingConditions, ThawMethod, TrailLine } from './history';
+
+/** The clocks of one package while its history is told. */
+export interface KeepingState {
+  state: 'chilled' | 'frozen' | 'thawing';
+  startOn: CalendarDate;
+  lastOn: CalendarDate;
+  /** Safety date; `null` while frozen, and for foods with a quality date only. */
+  useBy: CalendarDate | null;
+  bestBy: CalendarDate;
+  openedOn: CalendarDate | null;
+  /** Days of safety left when it was frozen; what was spent stays spent (K6). */
+  daysRemembered: number | null;
+  thawed: { on: CalendarDate; method: ThawMethod } | null;
+  /** Minutes out of the cold so far; one above 32 °C counts for two (K10). */
+  counterMinutes: number;
+  /** Temperature of the zone it lies in, °C. */
+  celsius: number;
+  /** Set by a finding or the counter: to be thrown out whatever the dates say. */
+  condemned: boolean;
+  trail: TrailLine[];
+}
+
+/** What every rule gets to see. */
+export interface KeepingCase {
+  food: Food;
+  conditions: KeepingConditions;
+}
+
+/** The date that governs: use by if there is one, else best by. */
+export function governingOf(state: Pick<KeepingState, 'useBy' | 'bestBy'>): CalendarDate {
+  return state.useBy ?? state.bestBy;
+}
+
+/** Sets new dates and writes the line of the trail for the rule that set them. */
+export function setDates(
+  state: KeepingState,
+  rule: string,
+  dates: { useBy: CalendarDate | null; bestBy: CalendarDate },
+  says: string,
+  source: string,
+): void {
+  const from = state.trail.length === 0 ? null : governingOf(state);
+  state.useBy = dates.useBy;
+  state.bestBy = dates.bestBy;
+  state.trail.push({ rule, from, to: governingOf(state), says, source });
+}
+
+/** Writes a line that changes no date. */
+export function noteRule(state: KeepingState, rule: string, says: string, source: string): void {
+  const now = governingOf(state);
+  state.trail.push({ rule, from: now, to: now, says, source });
+}
+
+/** A date that may only move earlier; a date that does not exist stays so. */
+export function notAfter(date: CalendarDate | null, limit: CalendarDate): CalendarDate | null {
+  return date === null ? null : earlier(date, limit);
+}

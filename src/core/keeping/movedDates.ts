@@ -1,0 +1,26 @@
+import { addDays, type CalendarDate, daysBetween } from '../calendar/calendarDate';
+import { type KeepingState, setDates } from './keepingState';
+import { chilledRate, frozenRate, slowedDays } from './spoilageRate';
+
+const SOURCE = 'our fit to public time and temperature data';
+
+/** Rule K9 on a move: the days then left are scaled by the ratio of the two zones' rates, rounded down. */
+export function movedDates(state: KeepingState, on: CalendarDate, celsius: number): void {
+  const rateAt = state.state === 'frozen' ? frozenRate : chilledRate;
+  const ratio = rateAt(celsius) / rateAt(state.celsius);
+  state.celsius = celsius;
+  if (ratio === 1) return;
+  const scaled = (date: CalendarDate): CalendarDate => {
+    const left = daysBetween(on, date);
+    return left <= 0 ? date : addDays(on, slowedDays(left, ratio));
+  };
+  setDates(
+    state,
+    'K9',
+    { useBy: state.useBy === null ? null : scaled(state.useBy), bestBy: scaled(state.bestBy) },
+    ratio > 1
+      ? `Moved to a zone at ${celsius} °C: what is left runs ${ratio.toFixed(1)} times as fast.`
+      : `Moved back to a colder zone at ${celsius} °C.`,
+    SOURCE,
+  );
+}

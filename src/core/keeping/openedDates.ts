@@ -1,0 +1,46 @@
+import { addDays, type CalendarDate } from '../calendar/calendarDate';
+import { Refusal } from '../refusal';
+import { type KeepingCase, type KeepingState, noteRule, notAfter, setDates } from './keepingState';
+import { chilledRate, slowedDays } from './spoilageRate';
+import { days } from './startDates';
+
+/**
+ * Rule K4: opening starts a shorter clock, the day it was opened being day 0; what stood before may only be kept or
+ * shortened. While frozen the dates stay, yet the days left after thawing shrink to the opened figure.
+ *
+ * @throws Refusal K4 when the package is open already
+ */
+export function openedDates(state: KeepingState, { food, conditions }: KeepingCase, on: CalendarDate): void {
+  if (state.openedOn !== null) {
+    throw new Refusal('K4', `It was opened on ${state.openedOn} already; a package opens once.`);
+  }
+  state.openedOn = on;
+  if (food.openedDaysMax === null || food.openedDaysMin === null) {
+    noteRule(state, 'K4', 'Opened: there is no own figure for that, so the dates stay.', food.source);
+    return;
+  }
+  const rate = chilledRate(state.celsius);
+  const most = slowedDays(food.openedDaysMax, rate);
+  const least = slowedDays(food.openedDaysMin, rate);
+  if (state.state === 'frozen') {
+    if (state.daysRemembered !== null) state.daysRemembered = Math.min(state.daysRemembered, most);
+    noteRule(
+      state,
+      'K4',
+      `Opened while frozen: the date stays; once thawed at most ${days(most)}.`,
+      food.source,
+    );
+    return;
+  }
+  const safe = food.controlled && conditions.caution === 'careful' ? least : most;
+  setDates(
+    state,
+    'K4',
+    {
+      useBy: notAfter(state.useBy, addDays(on, safe)),
+      bestBy: notAfter(state.bestBy, addDays(on, food.controlled ? least : most)) ?? state.bestBy,
+    },
+    `Opened: ${days(food.controlled ? safe : most)} from then at most, or what stood before if that is earlier.`,
+    food.source,
+  );
+}

@@ -1,0 +1,90 @@
+import type { ThawMethod } from '../keeping/history';
+import { Refusal } from '../refusal';
+import { counterOf, warmthOf, withEvents } from './judgePackage';
+import type { LedgerEvent } from './package';
+import { presentPackage, type World } from './world';
+
+interface OnPackage {
+  package: string;
+  version: number;
+}
+
+/**
+ * Puts a package into a zone, or out on the counter. Minutes on the counter are added up (K10), a zone of another
+ * temperature changes how fast its clocks run (K9).
+ *
+ * @throws Refusal `place` when the move would freeze or thaw it, or it lies there already
+ */
+export function movePackage(command: OnPackage & { zone: string | null }, world: World): LedgerEvent[] {
+  const before = presentPackage(world, command.package, command.version);
+  const name = world.food(before.foodId).name;
+  if (command.zone === before.zoneId) throw new Refusal('place', 'It lies there already.');
+  if (command.zone === null) {
+    const after = { ...before, zoneId: null, counterSince: world.at, version: before.version + 1 };
+    return [{ type: 'package.moved', before, after, says: `${name} ${before.code} is on the counter.` }];
+  }
+  const zone = world.zone(command.zone);
+  if (zone.cold === 'freezer' && before.state !== 'frozen') {
+    throw new Refusal('place', `${zone.name} is in a freezer: choose “freeze” for that.`);
+  }
+  if (zone.cold === 'fridge' && before.state === 'frozen') {
+    throw new Refusal('place', `${zone.name} is in a fridge: choose “move down to thaw” for that.`);
+  }
+  const events = [...counterOf(before, world), ...warmthOf(zone, before.celsius, world)];
+  const after = withEvents(before, events, world, { zoneId: zone.id, counterSince: null });
+  return [{ type: 'package.moved', before, after, says: `${name} ${before.code} moved to ${zone.name}, ${zone.applianceName}.` }];
+}
+
+/** Opens a package (K4). @throws Refusal when it is open already */
+export function openPackage(command: OnPackage, world: World): LedgerEvent[] {
+  const before = presentPackage(world, command.package, command.version);
+  const after = withEvents(before, [{ did: 'opened', on: world.today }], world);
+  return [{ type: 'package.opened', before, after, says: `Opened ${world.food(before.foodId).name} ${before.code}.` }];
+}
+
+/** Freezes a package into a freezer zone (K5), or again after thawing (K8). @throws Refusal with the rule */
+export function freezePackage(command: OnPackage & { zone: string }, world: World): LedgerEvent[] {
+  const before = presentPackage(world, command.package, command.version);
+  const zone = world.zone(command.zone);
+  if (zone.cold !== 'freezer') throw new Refusal('place', `${zone.name} is not in a freezer.`);
+  const again = before.history.some(({ did }) => did === 'thawing' || did === 'thawed');
+  const frozen = withEvents(
+    before,
+    [...counterOf(before, world), { did: again ? 'refrozen' : 'frozen', on: world.today }],
+    world,
+    { zoneId: zone.id, counterSince: null, wrap: before.wrap ?? 'zip-bag' },
+  );
+  const warmth = warmthOf(zone, frozen.celsius, world);
+  const after = warmth.length === 0 ? frozen : { ...withEvents(frozen, warmth, world), version: frozen.version };
+  return [{ type: 'package.frozen', before, after, says: `Froze ${world.food(before.foodId).name} ${before.code} in ${zone.name}.` }];
+}
+
+/**
+ * Moves a package down to thaw in a fridge zone (K7), or thaws it by a quick method onto the counter (K6).
+ *
+ * @throws Refusal when it is not frozen, or the method is not for this food
+ */
+export function thawPackage(
+  command: OnPackage & { method: ThawMethod; zone: string | null },
+  world: World,
+): LedgerEvent[] {
+  const before = presentPackage(world, command.package, command.version);
+  const name = world.food(before.foodId).name;
+  if (command.method !== 'fridge') {
+    const after = withEvents(before, [{ did: 'thawed', on: world.today, method: command.method }], world, {
+      zoneId: null,
+      counterSince: world.at,
+    });
+    return [{ type: 'package.thawed', before, after, says: `${name} ${before.code} thawed; it is on the counter.` }];
+  }
+  if (command.zone === null) throw new Refusal('place', 'Which fridge zone shall it thaw in?');
+  const zone = world.zone(command.zone);
+  if (zone.cold !== 'fridge') throw new Refusal('place', `${zone.name} is not in a fridge.`);
+  const thawing = withEvents(before, [...counterOf(before, world), { did: 'thawing', on: world.today }], world, {
+    zoneId: zone.id,
+    counterSince: null,
+  });
+  const warmth = warmthOf(zone, thawing.celsius, world);
+  const after = warmth.length === 0 ? thawing : { ...withEvents(thawing, warmth, world), version: thawing.version };
+  return [{ type: 'package.thawed', before, after, says: `${name} ${before.code} moved down to ${zone.name} to thaw.` }];
+}

@@ -1,0 +1,43 @@
+import type { CalendarDate } from '../calendar/calendarDate';
+import type { PrintedDate, Start, Wrap } from '../keeping/history';
+import type { AmountUnit } from '../units/sayAmount';
+
+export const FORMS = [
+  'flat',
+  'block',
+  'whole',
+  'loose',
+  'cubes',
+  'slices',
+  'log',
+  'meatballs',
+  'patties',
+  'scored',
+  'rolled',
+  'pot',
+] as const;
+export type Form = (typeof FORMS)[number];
+
+/** One line of a haul as it is stored: what came in, how it is split, where it goes. */
+export interface IntakeLine {
+  food: string;
+  amount: number;
+  unit: AmountUnit;
+  packs: number;
+  form: Form | null;
+  /** `null`: zip bag when frozen, else as it came. */
+  wrap: Wrap | null;
+  /** Minor units for the whole line. */
+  priceMinor: number | null;
+  /** Zone id; `null` leaves it on the counter. */
+  zone: string | null;
+  printed: PrintedDate | null;
+  start: { did: Start; on: CalendarDate };
+  openedOn: CalendarDate | null;
+  frozenOn: CalendarDate | null;
+  blanched: boolean;
+  note: string;
+}
+
+/** The most packages one line may make. */
+export const MOST_PACKS = 200;

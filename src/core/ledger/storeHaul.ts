@@ -1,0 +1,115 @@
+import { sayPlainDate } from '../calendar/sayDate';
+import type { HistoryEvent } from '../keeping/history';
+import { sharePrice } from '../portions/sharePrice';
+import { splitEvenly } from '../portions/splitEvenly';
+import { Refusal } from '../refusal';
+import { amountFault } from '../units/readAmount';
+import { sayAmount } from '../units/sayAmount';
+import type { IntakeLine } from './intakeLine';
+import { judgePackage, warmthOf } from './judgePackage';
+import type { LedgerEvent, Lot, Package } from './package';
+import type { World } from './world';
+
+/** No printed date lies further off than this; a later one is a slip. */
+const FURTHEST_PRINTED = 20;
+
+function checkLine(line: IntakeLine, world: World): void {
+  const fault = amountFault(line.amount, line.unit);
+  if (fault) throw new Refusal('amount', fault);
+  if (line.packs > line.amount) {
+    throw new Refusal('portions', `${sayAmount(line.amount, line.unit)} does not make ${line.packs} packs.`);
+  }
+  if (line.printed && Number(line.printed.date.slice(0, 4)) > Number(world.today.slice(0, 4)) + FURTHEST_PRINTED) {
+    throw new Refusal('printed', `A printed date of ${sayPlainDate(line.printed.date)} cannot be right.`);
+  }
+}
+
+/** The history that a line tells, in order of days; freezing after opening on the same day. */
+function lineHistory(line: IntakeLine): HistoryEvent[] {
+  const later: HistoryEvent[] = [];
+  if (line.openedOn) later.push({ did: 'opened', on: line.openedOn });
+  if (line.frozenOn) later.push({ did: 'frozen', on: line.frozenOn });
+  later.sort((a, b) => (a.on < b.on ? -1 : a.on > b.on ? 1 : 0));
+  return [{ did: line.start.did, on: line.start.on }, ...later];
+}
+
+function checkPlace(line: IntakeLine, frozen: boolean, world: World): void {
+  if (line.zone === null) return;
+  const zone = world.zone(line.zone);
+  if (frozen && zone.cold === 'fridge') {
+    throw new Refusal('place', `${zone.name} is in a fridge; frozen food goes to a freezer zone.`);
+  }
+  if (!frozen && zone.cold === 'freezer') {
+    throw new Refusal('place', `${zone.name} is in a freezer; say “frozen” with the day, or choose a fridge zone.`);
+  }
+}
+
+function storeLine(line: IntakeLine, world: World): { lot: Lot; events: LedgerEvent[] } {
+  checkLine(line, world);
+  const food = world.food(line.food);
+  const frozen = line.frozenOn !== null;
+  checkPlace(line, frozen, world);
+  const lot: Lot = {
+    id: world.newId(),
+    foodId: food.id,
+    did: line.start.did,
+    startOn: line.start.on,
+    amount: line.amount,
+    unit: line.unit,
+    priceMinor: line.priceMinor,
+    currency: world.currency,
+  };
+  const amounts = splitEvenly(line.amount, line.packs);
+  const prices = line.priceMinor === null ? null : sharePrice(line.priceMinor, amounts);
+  const zone = line.zone === null ? null : world.zone(line.zone);
+  const events = amounts.map((amount, at): LedgerEvent => {
+    const undated = {
+      id: world.newId(),
+      lotId: lot.id,
+      foodId: food.id,
+      code: world.newCode(),
+      amount,
+      unit: line.unit,
+      form: line.form,
+      wrap: line.wrap ?? (frozen ? ('zip-bag' as const) : null),
+      blanched: line.blanched,
+      priceMinor: prices?.[at] ?? null,
+      note: line.note,
+      zoneId: line.zone,
+      counterSince: line.zone === null ? world.at : null,
+      history: lineHistory(line),
+      printed: line.printed,
+      gone: null,
+      version: 1,
+    };
+    const dated = judgePackage(undated, world);
+    const warmth = zone ? warmthOf(zone, dated.celsius, world) : [];
+    const after: Package =
+      warmth.length === 0
+        ? dated
+        : judgePackage({ ...undated, history: [...undated.history, ...warmth] }, world);
+    return { type: 'package.stored', before: null, after, says: `${food.name} ${sayAmount(amount, line.unit)} stored as ${after.code}.` };
+  });
+  return { lot, events };
+}
+
+/**
+ * Stores a haul: every line becomes a lot and its packages, dated and coded.
+ *
+ * @throws Refusal with the rule and, from the second line on, the line's number; nothing of the haul is stored then
+ */
+export function storeHaul(lines: readonly IntakeLine[], world: World): { lots: Lot[]; events: LedgerEvent[] } {
+  const lots: Lot[] = [];
+  const events: LedgerEvent[] = [];
+  lines.forEach((line, at) => {
+    try {
+      const stored = storeLine(line, world);
+      lots.push(stored.lot);
+      events.push(...stored.events);
+    } catch (error) {
+      if (error instanceof Refusal && lines.length > 1) throw new Refusal(error.rule, `Line ${at + 1}: ${error.says}`);
+      throw error;
+    }
+  });
+  return { lots, events };
+}

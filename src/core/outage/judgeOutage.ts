@@ -1,0 +1,43 @@
+import { Refusal } from '../refusal';
+import { cutTimes } from './airDuringCut';
+import { judgeFreezerItem } from './judgeFreezerItem';
+import { judgeFridgeItem } from './judgeFridgeItem';
+import { judgeSpoiled } from './judgeSpoiled';
+import type { CutAppliance, CutItem, ItemVerdict } from './powerCut';
+
+/**
+ * The verdict for every item after (or during) a power cut, in the order given. An observation of the item beats a
+ * reading of the air, a reading beats a telltale, a telltale beats the clock, and doubt means discard (RULES 5).
+ *
+ * @param now ISO 8601 UTC; stands for the end of a cut that lasts
+ * @throws Refusal `outage` when a time cannot be: the end before the start, a start or reading still to come
+ */
+export function judgeOutage(
+  appliances: readonly CutAppliance[],
+  items: readonly (CutItem & { appliance: string })[],
+  now: string,
+): ItemVerdict[] {
+  const byId = new Map(
+    appliances.map((appliance) => {
+      const times = cutTimes(appliance, now);
+      const nowMs = Date.parse(now);
+      if (times.fromMs > nowMs) throw new Refusal('outage', `${appliance.id}: the cut begins after now.`);
+      if (times.hours < 0) throw new Refusal('outage', `${appliance.id}: the power came back before it went.`);
+      if (times.endMs > nowMs) throw new Refusal('outage', `${appliance.id}: the power comes back after now.`);
+      if (appliance.readings.some(({ at }) => Date.parse(at) > nowMs)) {
+        throw new Refusal('outage', `${appliance.id}: a reading lies after now.`);
+      }
+      return [appliance.id, { appliance, times }] as const;
+    }),
+  );
+  return items.map((item) => {
+    const found = byId.get(item.appliance);
+    if (!found) throw new Refusal('outage', `Item ${item.id} stands in an appliance that is not listed.`);
+    return (
+      judgeSpoiled(item) ??
+      (found.appliance.kind === 'freezer'
+        ? judgeFreezerItem(item, found.appliance, found.times)
+        : judgeFridgeItem(item, found.appliance, found.times))
+    );
+  });
+}

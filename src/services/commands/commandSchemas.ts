@@ -1,0 +1,134 @@
+import Joi from 'joi';
+import { COMMAND_TYPES, type Command, type CommandType } from '@/core/ledger/command';
+import { FORMS, type IntakeLine, MOST_PACKS } from '@/core/ledger/intakeLine';
+import { DISCARD_REASONS } from '@/core/ledger/package';
+import { PRINTED_KINDS, STARTS, THAW_METHODS, WRAPS } from '@/core/keeping/history';
+import { AMOUNT_UNITS } from '@/core/units/sayAmount';
+import { Problem } from '../problem';
+import { dateSchema, instantSchema, plainText, validate } from '../validate';
+
+const uuid = Joi.string().guid({ version: 'uuidv4' });
+const amount = Joi.number().integer().min(1).max(200_000);
+const version = Joi.number().integer().min(1).required().description('the version the cook saw');
+
+export const lineSchema = Joi.object({
+  food: Joi.string().trim().min(1).max(120).required().description('id, name or alias'),
+  amount: amount.required().description('of the whole line, in the unit'),
+  unit: Joi.string()
+    .valid(...AMOUNT_UNITS)
+    .required(),
+  packs: Joi.number().integer().min(1).max(MOST_PACKS).default(1),
+  form: Joi.string()
+    .valid(...FORMS)
+    .allow(null)
+    .default(null),
+  wrap: Joi.string()
+    .valid(...WRAPS)
+    .allow(null)
+    .default(null),
+  price_minor: Joi.number().integer().min(0).max(10_000_000).allow(null).default(null).description('minor units, for the whole line'),
+  zone: uuid.allow(null).default(null).description('null leaves it on the counter'),
+  printed: Joi.object({
+    kind: Joi.string()
+      .valid(...PRINTED_KINDS)
+      .required(),
+    date: dateSchema.required(),
+  })
+    .allow(null)
+    .default(null),
+  start: Joi.object({
+    did: Joi.string()
+      .valid(...STARTS)
+      .required(),
+    on: dateSchema.required(),
+  }).required(),
+  opened_on: dateSchema.allow(null).default(null),
+  frozen_on: dateSchema.allow(null).default(null),
+  blanched: Joi.boolean().default(true),
+  note: plainText(200).allow('').default(''),
+}).meta({ className: 'Line' });
+
+const onPackage = { package: uuid.required(), version };
+
+const bodies: Record<CommandType, Joi.PartialSchemaMap> = {
+  'haul.store': { lines: Joi.array().items(lineSchema).min(1).max(200).required() },
+  'package.take': { ...onPackage, amount: amount.allow(null).default(null).description('null takes all') },
+  'package.move': { ...onPackage, zone: uuid.allow(null).required().description('null puts it on the counter') },
+  'package.open': onPackage,
+  'package.freeze': { ...onPackage, zone: uuid.required() },
+  'package.thaw': {
+    ...onPackage,
+    method: Joi.string()
+      .valid(...THAW_METHODS)
+      .required(),
+    zone: uuid.allow(null).default(null).description('a fridge zone, for the method fridge'),
+  },
+  'package.discard': {
+    ...onPackage,
+    reason: Joi.string()
+      .valid(...DISCARD_REASONS)
+      .required(),
+    amount: amount.allow(null).default(null),
+  },
+  'ledger.undo': { command: uuid.required().description('id of the command to undo') },
+};
+
+/** One schema per command type; the OpenAPI page is made from them. */
+export const commandSchemas = Object.fromEntries(
+  COMMAND_TYPES.map((type) => [
+    type,
+    Joi.object({
+      id: uuid.required().description('chosen by the sender; repeating it is safe'),
+      type: Joi.string().valid(type).required(),
+      at: instantSchema.optional().description('when it happened; now when left out'),
+      ...bodies[type],
+    }),
+  ]),
+) as Record<CommandType, Joi.ObjectSchema>;
+
+interface RawLine extends Omit<IntakeLine, 'priceMinor' | 'openedOn' | 'frozenOn'> {
+  price_minor: number | null;
+  opened_on: string | null;
+  frozen_on: string | null;
+}
+
+const toLine = ({ price_minor, opened_on, frozen_on, ...line }: RawLine): IntakeLine => ({
+  ...line,
+  priceMinor: price_minor,
+  openedOn: opened_on,
+  frozenOn: frozen_on,
+});
+
+/** Clocks of phones run a little ahead. */
+const AHEAD_MS = 5 * 60_000;
+const MOST_AT_ONCE = 100;
+
+function readCommand(raw: unknown, now: string, path: string): Command {
+  const type = (raw as { type?: unknown } | null)?.type;
+  if (!COMMAND_TYPES.includes(type as CommandType)) {
+    throw new Problem(400, 'invalid', `There is no command “${String(type).slice(0, 60)}”.`, {
+      fields: [{ path: `${path}type`, message: `one of ${COMMAND_TYPES.join(', ')}` }],
+    });
+  }
+  const { at = now, ...rest } = validate<Record<string, unknown> & { at?: string }>(commandSchemas[type as CommandType], raw);
+  if (Date.parse(at) > Date.parse(now) + AHEAD_MS) {
+    throw new Problem(400, 'invalid', 'It cannot have happened after now.', {
+      fields: [{ path: `${path}at`, message: 'lies in the future' }],
+    });
+  }
+  const lines = rest.lines as RawLine[] | undefined;
+  return { ...rest, at, ...(lines ? { lines: lines.map(toLine) } : {}) } as unknown as Command;
+}
+
+/**
+ * Reads one command or a list of them.
+ *
+ * @throws Problem 400
+ */
+export function readCommands(body: unknown, now: string): Command[] {
+  if (!Array.isArray(body)) return [readCommand(body, now, '')];
+  if (body.length === 0 || body.length > MOST_AT_ONCE) {
+    throw new Problem(400, 'invalid', `Send 1 to ${MOST_AT_ONCE} commands at once.`);
+  }
+  return body.map((raw, at) => readCommand(raw, now, `${at}.`));
+}

@@ -1,0 +1,13 @@
+import { sql } from '@/store/database';
+import type { Household } from '@/store/households';
+import { readKitchen } from '@/store/kitchens';
+import { todayIn } from './clock';
+import { ourHousehold, referenceOf } from './household';
+import type { ViewContext } from './packageView';
+
+/** Household, reference, kitchen and today: what every view begins with. */
+export async function viewContext(): Promise<ViewContext & { household: Household }> {
+  const household = await ourHousehold();
+  const [reference, kitchen] = await Promise.all([referenceOf(household.id), readKitchen(sql(), household.id)]);
+  return { household, reference, kitchen, today: todayIn(household.timeZone) };
+}

@@ -1,0 +1,158 @@
+import { readFile } from 'node:fs/promises';
+import path from 'node:path';
+import { v4 as newUuid } from 'uuid';
+import { addDays } from '@/core/calendar/calendarDate';
+import type { Food } from '@/core/foods/food';
+import { indexFoods } from '@/core/foods/findFood';
+import type { Caution } from '@/core/keeping/history';
+import { parseQuickLine } from '@/core/quickline/parseQuickLine';
+import type { QuickVocabulary } from '@/core/quickline/quickLine';
+import { sql, transaction } from '@/store/database';
+import { putFood } from '@/store/foods';
+import { addHousehold, clearHouseholds, readHousehold } from '@/store/households';
+import { addAppliance, addZone, type ApplianceRecord, type ZoneRecord } from '@/store/kitchens';
+import { readStock } from '@/store/packages';
+import { todayIn } from './clock';
+import { runCommands } from './commands/runCommands';
+import { readVocabulary } from './foods';
+import { forgetReference, foodNamed, ourHousehold, referenceOf } from './household';
+import { toApiLine } from './commands/apiLine';
+
+interface DemoZone extends Partial<Pick<ZoneRecord, 'side' | 'humidity' | 'lifts'>> {
+  name: string;
+  purpose: string;
+  kind: ZoneRecord['kind'];
+  litres: number;
+  mm: [number, number, number];
+  temperatureC: number;
+}
+
+interface DemoEvent {
+  daysAgo: number;
+  hour: number;
+  food: string;
+  take?: boolean;
+  amount?: number;
+  open?: boolean;
+  thaw?: string;
+}
+
+interface DemoHousehold {
+  household: { name: string; timeZone: string; currency: string; caution: Caution };
+  appliances: (Omit<ApplianceRecord, 'id' | 'position'> & { zones: DemoZone[] })[];
+  foods: (Partial<Food> & { copy: string; id: string; name: string })[];
+  days: { daysAgo: number; hour: number; lines: string[] }[];
+  minutesAgo: { minutes: number; lines: string[] }[];
+  events: DemoEvent[];
+}
+
+const FILE = path.join(process.cwd(), 'data', 'demo', 'skerry-row.json');
+
+async function addKitchen(demo: DemoHousehold): Promise<void> {
+  await transaction(async (db) => {
+    const householdId = await addHousehold(db, demo.household);
+    for (const [position, { zones, ...appliance }] of demo.appliances.entries()) {
+      const applianceId = newUuid();
+      await addAppliance(db, householdId, { ...appliance, id: applianceId, position });
+      for (const [order, { mm, ...zone }] of zones.entries()) {
+        await addZone(db, householdId, {
+          side: 'body',
+          humidity: null,
+          lifts: 0,
+          ...zone,
+          id: newUuid(),
+          applianceId,
+          parentId: null,
+          position: order,
+          widthMm: mm[0],
+          depthMm: mm[1],
+          heightMm: mm[2],
+        });
+      }
+    }
+    const { index } = await referenceOf(householdId);
+    for (const { copy, ...own } of demo.foods) await putFood(db, householdId, { ...foodNamed(index, copy), ...own });
+  });
+  forgetReference();
+}
+
+/** Runs `work` while the clock stands at an instant, so that the ledger of the demo is as old as its food. */
+async function atInstant<Result>(instant: string, work: () => Promise<Result>): Promise<Result> {
+  const before = process.env.CLOCK;
+  process.env.CLOCK = instant;
+  try {
+    return await work();
+  } finally {
+    if (before === undefined) delete process.env.CLOCK;
+    else process.env.CLOCK = before;
+  }
+}
+
+async function storeLines(lines: string[], instant: string): Promise<void> {
+  await atInstant(instant, async () => {
+    const vocabulary = await readVocabulary();
+    const reading: QuickVocabulary = { ...vocabulary, foods: indexFoods(vocabulary.foods) };
+    const read = lines.map((text) => {
+      const { line, faults } = parseQuickLine(text, reading);
+      if (!line) throw new Error(`demo line “${text}”: ${faults.map(({ says }) => says).join(' ')}`);
+      return toApiLine(line);
+    });
+    await runCommands({ id: newUuid(), type: 'haul.store', lines: read });
+  });
+}
+
+async function runEvent(event: DemoEvent, instant: string): Promise<void> {
+  await atInstant(instant, async () => {
+    const household = await ourHousehold();
+    const { index } = await referenceOf(household.id);
+    const { id: foodId } = foodNamed(index, event.food);
+    const [found] = await readStock(sql(), household.id, {
+      foodIds: [foodId],
+      zoneId: null,
+      state: event.thaw ? 'frozen' : null,
+      after: null,
+      limit: 1,
+    });
+    if (!found) throw new Error(`demo event: there is no ${event.food}`);
+    const base = { id: newUuid(), package: found.id, version: found.version };
+    if (event.thaw) {
+      const { zones } = await readVocabulary();
+      const zone = zones.find(({ name }) => name.toLowerCase() === event.thaw);
+      await runCommands({ ...base, type: 'package.thaw', method: 'fridge', zone: zone?.id });
+    } else if (event.open) await runCommands({ ...base, type: 'package.open' });
+    else await runCommands({ ...base, type: 'package.take', amount: event.amount ?? null });
+  });
+}
+
+/** The demo household, relative to today. Its packages come in through the same door as everything else. */
+async function seedDemo(): Promise<void> {
+  const demo = JSON.parse(await readFile(FILE, 'utf8')) as DemoHousehold;
+  await addKitchen(demo);
+  const today = todayIn(demo.household.timeZone);
+  const instantOf = (daysAgo: number, hour: number): string => {
+    const wanted = `${addDays(today, -daysAgo)}T${String(hour).padStart(2, '0')}:00:00.000Z`;
+    return Date.parse(wanted) > Date.now() ? new Date(Date.now() - 60_000).toISOString() : wanted;
+  };
+  const steps = [
+    ...demo.days.map((day) => ({ at: instantOf(day.daysAgo, day.hour), run: (at: string) => storeLines(day.lines, at) })),
+    ...demo.events.map((event) => ({ at: instantOf(event.daysAgo, event.hour), run: (at: string) => runEvent(event, at) })),
+  ].sort((a, b) => (a.at < b.at ? -1 : 1));
+  for (const { at, run } of steps) await run(at);
+  for (const { minutes, lines } of demo.minutesAgo) {
+    await storeLines(lines, new Date(Date.now() - minutes * 60_000).toISOString());
+  }
+}
+
+/** Seeds the demo household when there is none at all. @returns true when it did */
+export async function seedWhenEmpty(): Promise<boolean> {
+  if (await readHousehold(sql(), null)) return false;
+  await seedDemo();
+  return true;
+}
+
+/** Throws away every household of this database and begins again with the demo. */
+export async function resetDemo(): Promise<void> {
+  await transaction(clearHouseholds);
+  forgetReference();
+  await seedDemo();
+}

@@ -1,0 +1,185 @@
+import Joi from 'joi';
+import { CAUTIONS, type HistoryEvent, PRINTED_KINDS, STARTS, THAW_METHODS, WRAPS, type KeepingConditions, type PrintedDate } from '@/core/keeping/history';
+import { judgeKeeping, keepingOn } from '@/core/keeping/judgeKeeping';
+import { planPortions, type PortionPlan } from '@/core/portions/planPortions';
+import { APPETITES } from '@/core/portions/portionGrams';
+import { todayIn } from './clock';
+import { foodNamed, ourHousehold, referenceOf } from './household';
+import { dateSchema, plainText, validate } from './validate';
+
+const foodName = Joi.string().trim().min(1).max(120).required().description('id, name or alias');
+
+export const keepingSchema = Joi.object({
+  food: foodName,
+  today: dateSchema.optional().description('the household’s today when left out'),
+  history: Joi.array()
+    .items(
+      Joi.object({
+        did: Joi.string()
+          .valid(...STARTS, 'opened', 'frozen', 'thawing', 'thawed', 'refrozen', 'found-turning', 'found-bad')
+          .required(),
+        on: dateSchema.required(),
+        method: Joi.string()
+          .valid(...THAW_METHODS)
+          .when('did', { is: 'thawed', then: Joi.required(), otherwise: Joi.forbidden() }),
+      }),
+    )
+    .min(1)
+    .max(100)
+    .required(),
+  printed: Joi.object({
+    kind: Joi.string()
+      .valid(...PRINTED_KINDS)
+      .required(),
+    date: dateSchema.required(),
+  })
+    .allow(null)
+    .default(null),
+  wrap: Joi.string()
+    .valid(...WRAPS)
+    .default('zip-bag'),
+  blanched: Joi.boolean().default(true),
+  fridge_c: Joi.number().min(-5).max(30).default(4),
+  freezer_c: Joi.number().min(-40).max(0).default(-18),
+  caution: Joi.string()
+    .valid(...CAUTIONS)
+    .default('usual'),
+}).meta({ className: 'KeepingRequest' });
+
+interface KeepingRequest {
+  food: string;
+  today?: string;
+  history: HistoryEvent[];
+  printed: PrintedDate | null;
+  wrap: KeepingConditions['wrap'];
+  blanched: boolean;
+  fridge_c: number;
+  freezer_c: number;
+  caution: KeepingConditions['caution'];
+}
+
+/** POST /api/v1/estimates/keeping. @throws Problem or Refusal */
+export async function estimateKeeping(body: unknown) {
+  const request = validate<KeepingRequest>(keepingSchema, body);
+  const household = await ourHousehold();
+  const { index } = await referenceOf(household.id);
+  const food = foodNamed(index, request.food);
+  const today = request.today ?? todayIn(household.timeZone);
+  const keeping = judgeKeeping(food, request.history, today, {
+    printed: request.printed,
+    wrap: request.wrap,
+    blanched: request.blanched,
+    fridgeC: request.fridge_c,
+    freezerC: request.freezer_c,
+    caution: request.caution,
+  });
+  const standing = keepingOn(keeping, today);
+  return {
+    food: { id: food.id, name: food.name },
+    state: keeping.state,
+    use_by: keeping.useBy,
+    best_by: keeping.bestBy,
+    governing: keeping.governing,
+    days_left: standing.daysLeft,
+    band: standing.band,
+    verdict: standing.verdict,
+    trail: keeping.trail,
+  };
+}
+
+export const portionsSchema = Joi.object({
+  food: foodName,
+  total_g: Joi.number().integer().min(1).max(200_000).required(),
+  price_minor: Joi.number().integer().min(0).max(10_000_000).allow(null).default(null),
+  currency: Joi.string().pattern(/^[A-Z]{3}$/),
+  plan: Joi.alternatives()
+    .try(
+      Joi.object({ packs: Joi.number().integer().min(1).max(200).required() }),
+      Joi.object({ portion_g: Joi.number().integer().min(1).max(200_000).required() }),
+      Joi.object({
+        eaters: Joi.number().integer().min(1).max(50).required(),
+        appetite: Joi.string()
+          .valid(...APPETITES)
+          .default('usual'),
+      }),
+      Joi.object({
+        parts: Joi.array()
+          .items(
+            Joi.object({
+              count: Joi.number().integer().min(1).max(200).required(),
+              form: plainText(40).min(1).required(),
+            }),
+          )
+          .min(1)
+          .max(20)
+          .required(),
+      }),
+    )
+    .required(),
+  wrap: Joi.string().valid(...WRAPS),
+  container: Joi.object({
+    kind: Joi.string().valid('bag', 'box', 'jar', 'tub').required(),
+    length_mm: Joi.number().min(20).max(1000),
+    width_mm: Joi.number().min(20).max(1000),
+  }),
+  form: plainText(40).min(1),
+  freezer_l: Joi.number().min(1).max(2000),
+})
+  .with('price_minor', 'currency')
+  .messages({ 'object.with': 'a price needs its currency' })
+  .meta({ className: 'PortionsRequest' });
+
+interface PortionsRequest {
+  food: string;
+  total_g: number;
+  price_minor: number | null;
+  currency?: string;
+  plan: { packs?: number; portion_g?: number; eaters?: number; appetite?: 'usual'; parts?: { count: number; form: string }[] };
+  container?: { kind: string; length_mm?: number; width_mm?: number };
+  form?: string;
+  freezer_l?: number;
+}
+
+function toPlan({ packs, portion_g, eaters, appetite, parts }: PortionsRequest['plan']): PortionPlan {
+  if (packs !== undefined) return { packs };
+  if (portion_g !== undefined) return { portionG: portion_g };
+  if (parts !== undefined) return { parts };
+  return { eaters: eaters ?? 1, appetite: appetite ?? 'usual' };
+}
+
+/** POST /api/v1/estimates/portions. @throws Problem or Refusal */
+export async function estimatePortions(body: unknown) {
+  const request = validate<PortionsRequest>(portionsSchema, body);
+  const household = await ourHousehold();
+  const { index } = await referenceOf(household.id);
+  const { container } = request;
+  const bag =
+    container?.kind === 'bag' && container.length_mm && container.width_mm
+      ? { lengthMm: container.length_mm, widthMm: container.width_mm }
+      : null;
+  const answer = planPortions({
+    food: foodNamed(index, request.food),
+    totalG: request.total_g,
+    plan: toPlan(request.plan),
+    priceMinor: request.price_minor,
+    form: request.form ?? null,
+    bag,
+    freezerL: request.freezer_l ?? null,
+  });
+  return {
+    packs: answer.packs.map((pack) => ({
+      count: pack.count,
+      amount_g: pack.amountG,
+      price_minor: pack.priceMinor,
+      form: pack.form,
+      thickness_mm: pack.thicknessMm,
+    })),
+    alternatives: answer.alternatives.map(({ packs, largestG, smallestG }) => ({
+      packs,
+      largest_g: largestG,
+      smallest_g: smallestG,
+    })),
+    batches: answer.batches,
+    warnings: answer.warnings,
+  };
+}

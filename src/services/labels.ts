@@ -1,0 +1,152 @@
+import path from 'node:path';
+import PDFDocument from 'pdfkit';
+import QRCode from 'qrcode';
+import { sayPlainDate } from '@/core/calendar/sayDate';
+import type { HistoryEvent } from '@/core/keeping/history';
+import { isStart, START_WORDS } from '@/core/keeping/startDates';
+import { LABEL_SIZES, labelPlaces, type LabelSize } from '@/core/labels/labelPlaces';
+import { thenDo } from '@/core/labels/thenDo';
+import type { Package } from '@/core/ledger/package';
+import { sayAmount } from '@/core/units/sayAmount';
+import { sql } from '@/store/database';
+import { readPackagesByCodes } from '@/store/packages';
+import { viewContext } from './context';
+import { foodOf } from './packageView';
+import { Problem } from './problem';
+
+const MM = 72 / 25.4;
+const INK = '#16302f';
+const SLATE = '#3c5655';
+const FONTS = {
+  heading: '@fontsource/bricolage-grotesque/files/bricolage-grotesque-latin-700-normal.woff',
+  strong: '@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-700-normal.woff',
+  text: '@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-400-normal.woff',
+} as const;
+
+/** What stands on one label. */
+export interface LabelText {
+  name: string;
+  amount: string;
+  code: string;
+  happened: string;
+  due: string;
+  thenDo: string;
+  address: string;
+}
+
+function happenedLine(history: readonly HistoryEvent[]): string {
+  const told = [...history].reverse().find(({ did }) => did !== 'moved' && did !== 'counter' && !did.startsWith('found'));
+  if (!told) return '';
+  const word = isStart(told.did) ? START_WORDS[told.did] : told.did === 'thawing' ? 'thawing since' : told.did;
+  return `${word} ${sayPlainDate(told.on)}`;
+}
+
+/** Address of the server as a phone in the house reaches it; `PUBLIC_URL`, without a slash at the end. */
+export function publicUrl(): string {
+  return (process.env.PUBLIC_URL ?? `http://localhost:${process.env.PORT ?? '3000'}`).replace(/\/+$/, '');
+}
+
+function drawQr(document: PDFKit.PDFDocument, text: string, x: number, y: number, side: number): void {
+  const { modules } = QRCode.create(text, { errorCorrectionLevel: 'M' });
+  const cell = side / modules.size;
+  document.fillColor('#000000');
+  for (let row = 0; row < modules.size; row++) {
+    for (let column = 0; column < modules.size; column++) {
+      if (modules.get(row, column)) document.rect(x + column * cell, y + row * cell, cell, cell);
+    }
+  }
+  document.fill();
+}
+
+function drawLabel(document: PDFKit.PDFDocument, size: LabelSize, xMm: number, yMm: number, label: LabelText): void {
+  const [widthMm, heightMm] = size.stickerMm;
+  const pad = 3 * MM;
+  const x = xMm * MM + pad;
+  const y = yMm * MM + pad;
+  const height = heightMm * MM - 2 * pad;
+  const qrSide = Math.min(height - 12, 22 * MM);
+  const width = widthMm * MM - 2 * pad - qrSide - 2 * MM;
+  const qrX = xMm * MM + widthMm * MM - pad - qrSide;
+  const scale = heightMm / 38;
+  const line = (font: keyof typeof FONTS, points: number, colour: string, text: string, top: number, lines = 1): number => {
+    document.font(font).fontSize(points * scale).fillColor(colour);
+    const lineHeight = document.currentLineHeight();
+    document.text(text, x, top, { width, height: lineHeight * lines + 0.5, ellipsis: true, lineGap: -1 });
+    const used = Math.min(lines, Math.max(1, Math.ceil(document.heightOfString(text, { width, lineGap: -1 }) / lineHeight)));
+    return top + used * lineHeight;
+  };
+  let top = line('heading', 13, INK, label.name, y, 2);
+  top = line('text', 10, INK, label.amount, top);
+  top = line('text', 9, SLATE, label.happened, top);
+  top = line('strong', 10.5, INK, label.due, top + 1);
+  line('text', 7.8, SLATE, label.thenDo, top + 1, 2);
+  drawQr(document, label.address, qrX, y, qrSide);
+  document.font('heading').fontSize(12 * scale).fillColor(INK);
+  document.text(label.code, qrX, y + qrSide + 2, { width: qrSide, align: 'center', lineBreak: false });
+}
+
+/** Draws labels as a PDF on the given stock. */
+export function drawLabels(labels: readonly LabelText[], size: LabelSize, startAt: number): Promise<Buffer> {
+  const places = labelPlaces(size, labels.length, startAt);
+  const page = { size: [size.pageMm[0] * MM, size.pageMm[1] * MM] as [number, number], margin: 0 };
+  const document = new PDFDocument({ ...page, autoFirstPage: false, info: { Title: 'Orderly Frost labels' } });
+  for (const [name, file] of Object.entries(FONTS)) {
+    document.registerFont(name, path.join(process.cwd(), 'node_modules', file));
+  }
+  const chunks: Buffer[] = [];
+  document.on('data', (chunk: Buffer) => chunks.push(chunk));
+  const done = new Promise<Buffer>((resolve, reject) => {
+    document.on('end', () => resolve(Buffer.concat(chunks)));
+    document.on('error', reject);
+  });
+  let onPage = -1;
+  labels.forEach((label, at) => {
+    const place = places[at];
+    if (!place) return;
+    if (place.page !== onPage) {
+      document.addPage(page);
+      onPage = place.page;
+    }
+    drawLabel(document, size, place.xMm, place.yMm, label);
+  });
+  document.end();
+  return done;
+}
+
+const MOST_LABELS = 500;
+
+/**
+ * The label sheet of some packages.
+ *
+ * @param query package codes in the order they are to be printed, the stock's id, the first free sticker
+ * @throws Problem 400 or 404
+ */
+export async function printLabels(query: { codes: string[]; size: string; startAt: number }): Promise<Buffer> {
+  const size = LABEL_SIZES.find(({ id }) => id === query.size);
+  if (!size) throw new Problem(400, 'invalid', `There is no label stock “${query.size.slice(0, 40)}”.`);
+  if (query.codes.length === 0 || query.codes.length > MOST_LABELS) {
+    throw new Problem(400, 'invalid', `Choose 1 to ${MOST_LABELS} packages to label.`);
+  }
+  const slots = size.columns * size.rows;
+  if (query.startAt > slots) throw new Problem(400, 'invalid', `This sheet has ${slots} stickers.`);
+  const { household, reference } = await viewContext();
+  const found = new Map(
+    (await readPackagesByCodes(sql(), household.id, query.codes)).map((item): [string, Package] => [item.code, item]),
+  );
+  const labels = query.codes.map((code): LabelText => {
+    const item = found.get(code);
+    if (!item) throw new Problem(404, 'not-found', 'One of the packages is not known in this household.');
+    const food = reference.index.byId.get(item.foodId);
+    const kind = item.governingKind === 'use-by' ? 'use by' : 'best by';
+    return {
+      name: foodOf(reference, item.foodId).name,
+      amount: [sayAmount(item.amount, item.unit), item.form ?? ''].filter((part) => part !== '').join(' · '),
+      code: item.code,
+      happened: happenedLine(item.history),
+      due: `${kind} ${sayPlainDate(item.governingDate)}`,
+      thenDo: food ? thenDo(food, item.state, item.openedOn !== null) : '',
+      address: `${publicUrl()}/p/${item.code}`,
+    };
+  });
+  return drawLabels(labels, size, query.startAt);
+}

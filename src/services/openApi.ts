@@ -1,0 +1,112 @@
+import type Joi from 'joi';
+import convert from 'joi-to-swagger';
+import { COMMAND_TYPES } from '@/core/ledger/command';
+import { commandSchemas } from './commands/commandSchemas';
+import { keepingSchema, portionsSchema } from './estimates';
+import { outageSchema, stockOutageSchema } from './outage';
+
+const ERROR = {
+  type: 'object',
+  required: ['error'],
+  properties: {
+    error: {
+      type: 'object',
+      required: ['code', 'message'],
+      properties: {
+        code: { type: 'string' },
+        message: { type: 'string' },
+        rule: { type: 'string', description: 'the rule that refused' },
+        fields: {
+          type: 'array',
+          items: { type: 'object', properties: { path: { type: 'string' }, message: { type: 'string' } } },
+        },
+      },
+    },
+  },
+};
+
+const json = (schema: unknown) => ({ 'application/json': { schema } });
+const answer = (description: string) => ({ description, content: json({ type: 'object' }) });
+const ERRORS = Object.fromEntries(
+  [
+    ['400', 'not valid: fields say where'],
+    ['404', 'not found'],
+    ['409', 'stale version, or an id used before'],
+    ['413', 'too large'],
+    ['422', 'refused by a rule'],
+    ['503', 'the database cannot be reached'],
+  ].map(([status, description]) => [status, { description, content: json({ $ref: '#/components/schemas/Error' }) }]),
+);
+
+const query = (name: string, description: string) => ({
+  name,
+  in: 'query',
+  required: false,
+  schema: { type: 'string' },
+  description,
+});
+
+const PAGED = [query('after', 'key of the last page'), query('limit', 'how many, at most')];
+
+const read = (summary: string, parameters: object[] = []) => ({
+  get: { summary, parameters, responses: { '200': answer(summary), ...ERRORS } },
+});
+
+const send = (summary: string, schema: unknown) => ({
+  post: {
+    summary,
+    requestBody: { required: true, content: json(schema) },
+    responses: { '200': answer(summary), ...ERRORS },
+  },
+});
+
+const swagger = (schema: Joi.Schema): unknown => convert(schema).swagger;
+
+/** The API's description, made from the same Joi schemas that check the requests. */
+export function openApi() {
+  const command = { oneOf: COMMAND_TYPES.map((type) => swagger(commandSchemas[type])) };
+  return {
+    openapi: '3.0.3',
+    info: {
+      title: 'Orderly Frost',
+      version: '1',
+      description: 'Grams, millilitres, millimetres, °C; dates YYYY-MM-DD, instants ISO 8601 UTC. When in doubt, throw it out.',
+    },
+    paths: {
+      '/api/v1/commands': send('Run one command or a list, all or nothing', {
+        oneOf: [{ ...command }, { type: 'array', items: command }],
+      }),
+      '/api/v1/today': read('First out, the drawn kitchen, the counter'),
+      '/api/v1/stock': read('Packages in the store', [
+        query('q', 'part of a name, or a code'),
+        query('zone', 'zone id'),
+        query('state', 'chilled, frozen or thawing'),
+        ...PAGED,
+      ]),
+      '/api/v1/packages/{code}': {
+        get: {
+          summary: 'One package with the trail of its date',
+          parameters: [{ name: 'code', in: 'path', required: true, schema: { type: 'string' } }],
+          responses: { '200': answer('the package'), ...ERRORS },
+        },
+      },
+      '/api/v1/zones': read('Zones in the cook’s order'),
+      '/api/v1/foods': read('Foods and their figures', [query('q', 'part of a name'), ...PAGED]),
+      '/api/v1/vocabulary': read('Foods and zones for the quick line'),
+      '/api/v1/ledger': read('What happened, newest first', PAGED),
+      '/api/v1/labels': {
+        get: {
+          summary: 'Labels as PDF',
+          parameters: [query('codes', 'package codes, comma separated'), query('size', 'label stock'), query('start', 'first free sticker')],
+          responses: { '200': { description: 'the sheet', content: { 'application/pdf': {} } }, ...ERRORS },
+        },
+      },
+      '/api/v1/health': read('Database reached, migrations current'),
+      '/api/v1/estimates/keeping': send('Dates of a food from its history', swagger(keepingSchema)),
+      '/api/v1/estimates/portions': send('Split a lot into packs', swagger(portionsSchema)),
+      '/api/v1/judge/outage': send('Verdicts after a power cut', swagger(outageSchema)),
+      '/api/v1/judge/stock': send('The same for what is in the store', swagger(stockOutageSchema)),
+    },
+    components: { schemas: { Error: ERROR } },
+  };
+}

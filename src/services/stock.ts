@@ -1,0 +1,66 @@
+import { foodsWithWords, nearestFoods } from '@/core/foods/findFood';
+import { STATES } from '@/core/keeping/history';
+import { sql } from '@/store/database';
+import { countPackages, type FirstOutKey, readPackageByCode, readStock } from '@/store/packages';
+import { viewContext } from './context';
+import { type PackageView, toPackageView } from './packageView';
+import { Problem } from './problem';
+
+export interface StockQuery {
+  /** Part of a food's name, spelling forgiven, or a package code. */
+  q?: string | undefined;
+  zone?: string | undefined;
+  state?: string | undefined;
+  after?: string | undefined;
+  limit?: number | undefined;
+}
+
+export interface StockView {
+  packages: PackageView[];
+  total: number;
+  /** Give it as `after` for the next page; `null` on the last. */
+  next: string | null;
+  today: string;
+}
+
+function readKey(after: string | undefined): FirstOutKey | null {
+  if (after === undefined) return null;
+  const [governingDate, code] = after.split('_');
+  if (!governingDate || !code) throw new Problem(400, 'invalid', '“after” is not a key this list gave.');
+  return { governingDate, code };
+}
+
+/** One page of what is in the store, first out first. */
+export async function readStockPage(query: StockQuery): Promise<StockView> {
+  const context = await viewContext();
+  const { household, reference, today } = context;
+  const words = query.q?.trim() ?? '';
+  const limit = query.limit ?? 100;
+  const total = await countPackages(sql(), household.id);
+  const byCode = words === '' ? null : await readPackageByCode(sql(), household.id, words.toUpperCase());
+  if (byCode && byCode.gone === null) {
+    return { packages: [toPackageView(byCode, context)], total, next: null, today };
+  }
+  let foodIds: string[] | null = null;
+  if (words !== '') {
+    const held = foodsWithWords(reference.index, words, 400);
+    const found = held.length > 0 ? held : nearestFoods(reference.index, words, 20);
+    foodIds = found.map(({ id }) => id);
+  }
+  const state = STATES.find((known) => known === query.state) ?? null;
+  const packages = await readStock(sql(), household.id, {
+    foodIds,
+    zoneId: query.zone ?? null,
+    state,
+    after: readKey(query.after),
+    limit: limit + 1,
+  });
+  const page = packages.slice(0, limit);
+  const last = page.at(-1);
+  return {
+    packages: page.map((found) => toPackageView(found, context)),
+    total,
+    next: packages.length > limit && last ? `${last.governingDate}_${last.code}` : null,
+    today,
+  };
+}

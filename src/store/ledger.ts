@@ -1,0 +1,194 @@
+import type { LedgerEvent, Package } from '@/core/ledger/package';
+import type { PastCommand } from '@/core/ledger/undoCommand';
+import { fromJson, fromSqlInstant, isDuplicate, type Sql, toSqlInstant } from './database';
+
+export interface CommandRecord {
+  id: string;
+  type: string;
+  digest: string;
+  at: string;
+  recordedAt: string;
+}
+
+/**
+ * Claims a command id. A second claim at the same moment waits here until the first transaction ends.
+ *
+ * @returns false when the id was used before
+ */
+export async function claimCommand(sql: Sql, householdId: number, command: CommandRecord): Promise<boolean> {
+  try {
+    await sql.run(
+      `INSERT INTO command (id, household_id, type, digest, at, recorded_at, says)
+       VALUES (:id, :householdId, :type, :digest, :at, :recordedAt, '')`,
+      { ...command, householdId, at: toSqlInstant(command.at), recordedAt: toSqlInstant(command.recordedAt) },
+    );
+    return true;
+  } catch (error) {
+    if (isDuplicate(error)) return false;
+    throw error;
+  }
+}
+
+/** The answer given to a command the first time, with the digest of what it said. */
+export async function readAnswer(
+  sql: Sql,
+  householdId: number,
+  id: string,
+): Promise<{ digest: string; response: unknown } | null> {
+  const [row] = await sql.rows<{ digest: string; response: unknown }>(
+    `SELECT digest, response
+       FROM command
+      WHERE household_id = :householdId
+        AND id = :id`,
+    { householdId, id },
+  );
+  return row ? { digest: row.digest, response: fromJson(row.response) } : null;
+}
+
+export async function finishCommand(
+  sql: Sql,
+  householdId: number,
+  id: string,
+  says: string,
+  undoes: string | null,
+  response: unknown,
+): Promise<void> {
+  await sql.run(
+    `UPDATE command
+        SET says = :says, undoes = :undoes, response = :response
+      WHERE household_id = :householdId
+        AND id = :id`,
+    { householdId, id, says: says.slice(0, 400), undoes, response: JSON.stringify(response) },
+  );
+}
+
+/** Marks a command undone, and what an undone undo had undone as standing again. */
+export async function markUndone(sql: Sql, householdId: number, id: string, by: string): Promise<void> {
+  await sql.run(
+    `UPDATE command
+        SET undone_by = :by
+      WHERE household_id = :householdId
+        AND id = :id`,
+    { householdId, id, by },
+  );
+  await sql.run(
+    `UPDATE command
+        SET undone_by = NULL
+      WHERE household_id = :householdId
+        AND undone_by = :id`,
+    { householdId, id },
+  );
+}
+
+export async function appendEvents(
+  sql: Sql,
+  householdId: number,
+  commandId: string,
+  at: string,
+  events: readonly LedgerEvent[],
+): Promise<void> {
+  for (const [seq, event] of events.entries()) {
+    await sql.run(
+      `INSERT INTO ledger_event (household_id, command_id, seq, type, package_id, at, says, before_image, after_image)
+       VALUES (:householdId, :commandId, :seq, :type, :packageId, :at, :says, :before, :after)`,
+      {
+        householdId,
+        commandId,
+        seq,
+        type: event.type,
+        packageId: event.after.id,
+        at: toSqlInstant(at),
+        says: event.says.slice(0, 400),
+        before: event.before && JSON.stringify(event.before),
+        after: JSON.stringify(event.after),
+      },
+    );
+  }
+}
+
+/** A command with its events, for undoing it; locked until the transaction ends. */
+export async function readPastCommand(sql: Sql, householdId: number, id: string): Promise<PastCommand | null> {
+  const [row] = await sql.rows<{ says: string; undone_by: string | null }>(
+    `SELECT says, undone_by
+       FROM command
+      WHERE household_id = :householdId
+        AND id = :id
+        FOR UPDATE`,
+    { householdId, id },
+  );
+  if (!row) return null;
+  const events = await sql.rows<{ before_image: unknown; after_image: unknown }>(
+    `SELECT before_image, after_image
+       FROM ledger_event
+      WHERE household_id = :householdId
+        AND command_id = :id
+      ORDER BY seq`,
+    { householdId, id },
+  );
+  return {
+    says: row.says,
+    undone: row.undone_by !== null,
+    events: events.map(({ before_image, after_image }) => ({
+      before: before_image === null ? null : fromJson<Package>(before_image),
+      after: fromJson<Package>(after_image),
+    })),
+  };
+}
+
+/** One command of the ledger as it is shown. */
+export interface LedgerEntry {
+  id: string;
+  type: string;
+  at: string;
+  recordedAt: string;
+  says: string;
+  undone: boolean;
+  undoes: string | null;
+  codes: string[];
+}
+
+/** The ledger newest first, one page after a key (EXPLAIN: command_of_household backwards). */
+export async function readLedger(
+  sql: Sql,
+  householdId: number,
+  before: { recordedAt: string; id: string } | null,
+  limit: number,
+): Promise<LedgerEntry[]> {
+  const rows = await sql.rows<{
+    id: string;
+    type: string;
+    at: string;
+    recorded_at: string;
+    says: string;
+    undone_by: string | null;
+    undoes: string | null;
+    codes: string | null;
+  }>(
+    `SELECT command.id, command.type, command.at, command.recorded_at, command.says, command.undone_by, command.undoes,
+            (SELECT GROUP_CONCAT(package.code ORDER BY event.seq SEPARATOR ' ')
+               FROM ledger_event AS event
+               JOIN package ON package.id = event.package_id
+              WHERE event.command_id = command.id) AS codes
+       FROM command
+      WHERE command.household_id = :householdId
+        ${before ? 'AND (command.recorded_at, command.id) < (:beforeAt, :beforeId)' : ''}
+      ORDER BY command.recorded_at DESC, command.id DESC
+      LIMIT :limit`,
+    {
+      householdId,
+      limit,
+      beforeAt: before && toSqlInstant(before.recordedAt),
+      beforeId: before?.id,
+    },
+  );
+  return rows.map((row) => ({
+    id: row.id,
+    type: row.type,
+    at: fromSqlInstant(row.at),
+    recordedAt: fromSqlInstant(row.recorded_at),
+    says: row.says,
+    undone: row.undone_by !== null,
+    undoes: row.undoes,
+    codes: row.codes === null ? [] : row.codes.split(' '),
+  }));
+}

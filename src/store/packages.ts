@@ -1,0 +1,175 @@
+import type { Lot, Package } from '@/core/ledger/package';
+import { fromJson, type Sql, toSqlInstant } from './database';
+
+const toPackage = (row: { image: unknown }): Package => fromJson<Package>(row.image);
+
+/** The packages with these ids, locked until the transaction ends. */
+export async function lockPackages(sql: Sql, householdId: number, ids: readonly string[]): Promise<Map<string, Package>> {
+  if (ids.length === 0) return new Map();
+  const rows = await sql.rows<{ image: unknown }>(
+    `SELECT image
+       FROM package
+      WHERE household_id = :householdId
+        AND id IN (:ids)
+      ORDER BY id
+        FOR UPDATE`,
+    { householdId, ids: [...ids].sort() },
+  );
+  return new Map(rows.map(toPackage).map((found) => [found.id, found]));
+}
+
+export async function readPackageByCode(sql: Sql, householdId: number, code: string): Promise<Package | null> {
+  const [row] = await sql.rows<{ image: unknown }>(
+    `SELECT image
+       FROM package
+      WHERE household_id = :householdId
+        AND code = :code`,
+    { householdId, code },
+  );
+  return row ? toPackage(row) : null;
+}
+
+/** Where a page of first out ended, to go on from. */
+export interface FirstOutKey {
+  governingDate: string;
+  code: string;
+}
+
+/**
+ * Everything in the store in first-out order, from the index `package_first_out` alone (EXPLAIN: range, no filesort).
+ *
+ * @param limit at most so many
+ */
+export async function readFirstOut(sql: Sql, householdId: number, limit: number): Promise<Package[]> {
+  const rows = await sql.rows<{ image: unknown }>(
+    `SELECT image
+       FROM package
+      WHERE household_id = :householdId
+        AND here = TRUE
+      ORDER BY governing_date, quality, opened DESC, start_on, code
+      LIMIT :limit`,
+    { householdId, limit },
+  );
+  return rows.map(toPackage);
+}
+
+export interface StockFilter {
+  foodIds: readonly string[] | null;
+  zoneId: string | null;
+  state: string | null;
+  after: FirstOutKey | null;
+  limit: number;
+}
+
+/** One page of the stock by governing date and code, after a key. */
+export async function readStock(sql: Sql, householdId: number, filter: StockFilter): Promise<Package[]> {
+  if (filter.foodIds !== null && filter.foodIds.length === 0) return [];
+  const where = [
+    filter.foodIds === null ? '' : 'AND food_id IN (:foodIds)',
+    filter.zoneId === null ? '' : 'AND zone_id = :zoneId',
+    filter.state === null ? '' : 'AND state = :state',
+    filter.after === null ? '' : 'AND (governing_date, code) > (:afterDate, :afterCode)',
+  ].join(' ');
+  const rows = await sql.rows<{ image: unknown }>(
+    `SELECT image
+       FROM package
+      WHERE household_id = :householdId
+        AND here = TRUE
+        ${where}
+      ORDER BY governing_date, code
+      LIMIT :limit`,
+    { householdId, ...filter, afterDate: filter.after?.governingDate, afterCode: filter.after?.code },
+  );
+  return rows.map(toPackage);
+}
+
+export async function readPackagesByCodes(sql: Sql, householdId: number, codes: readonly string[]): Promise<Package[]> {
+  if (codes.length === 0) return [];
+  const rows = await sql.rows<{ image: unknown }>(
+    `SELECT image
+       FROM package
+      WHERE household_id = :householdId
+        AND code IN (:codes)`,
+    { householdId, codes },
+  );
+  return rows.map(toPackage);
+}
+
+export async function countPackages(sql: Sql, householdId: number): Promise<number> {
+  const [row] = await sql.rows<{ count: number }>(
+    `SELECT COUNT(*) AS count
+       FROM package
+      WHERE household_id = :householdId
+        AND here = TRUE`,
+    { householdId },
+  );
+  return Number(row?.count ?? 0);
+}
+
+export async function addLot(sql: Sql, householdId: number, commandId: string, lot: Lot): Promise<void> {
+  await sql.run(
+    `INSERT INTO lot (id, household_id, food_id, command_id, did, start_on, amount, unit, price_minor, currency)
+     VALUES (:id, :householdId, :foodId, :commandId, :did, :startOn, :amount, :unit, :priceMinor, :currency)`,
+    { ...lot, householdId, commandId },
+  );
+}
+
+function columnsOf(householdId: number, image: Package): Record<string, unknown> {
+  return {
+    id: image.id,
+    householdId,
+    lotId: image.lotId,
+    foodId: image.foodId,
+    code: image.code,
+    here: image.gone === null,
+    amount: image.amount,
+    unit: image.unit,
+    zoneId: image.gone === null ? image.zoneId : null,
+    counterSince: image.counterSince === null ? null : toSqlInstant(image.counterSince),
+    state: image.state,
+    opened: image.openedOn !== null,
+    startOn: image.startOn,
+    useBy: image.useBy,
+    bestBy: image.bestBy,
+    governingDate: image.governingDate,
+    quality: image.governingKind === 'best-by',
+    version: image.version,
+    image: JSON.stringify(image),
+  };
+}
+
+/** Writes packages new to the store. */
+export async function addPackages(sql: Sql, householdId: number, images: readonly Package[]): Promise<void> {
+  for (const image of images) {
+    await sql.run(
+      `INSERT INTO package (id, household_id, lot_id, food_id, code, here, amount, unit, zone_id, counter_since, state,
+                            opened, start_on, use_by, best_by, governing_date, quality, version, image)
+       VALUES (:id, :householdId, :lotId, :foodId, :code, :here, :amount, :unit, :zoneId, :counterSince, :state,
+               :opened, :startOn, :useBy, :bestBy, :governingDate, :quality, :version, :image)`,
+      columnsOf(householdId, image),
+    );
+  }
+}
+
+/** Writes the after-image over the package. */
+export async function putPackage(sql: Sql, householdId: number, image: Package): Promise<void> {
+  await sql.run(
+    `UPDATE package
+        SET here = :here,
+            amount = :amount,
+            zone_id = :zoneId,
+            counter_since = :counterSince,
+            state = :state,
+            opened = :opened,
+            start_on = :startOn,
+            use_by = :useBy,
+            best_by = :bestBy,
+            governing_date = :governingDate,
+            quality = :quality,
+            version = :version,
+            image = :image
+      WHERE household_id = :householdId
+        AND id = :id`,
+    columnsOf(householdId, image),
+  );
+}
