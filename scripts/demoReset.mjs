@@ -10,7 +10,9 @@ async function confirmed() {
     return false;
   }
   const ask = createInterface({ input: process.stdin, output: process.stdout });
-  const answer = await ask.question('Throw away all packages, zones and the ledger, and begin with the demo household? (yes/no) ');
+  const answer = await ask.question(
+    'Throw away all packages, zones and the ledger, and begin with the demo household? (yes/no) ',
+  );
   ask.close();
   return answer.trim().toLowerCase() === 'yes';
 }

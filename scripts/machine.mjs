@@ -11,10 +11,9 @@ export const VAR = path.join(ROOT, 'var');
 export const say = (text) => console.log(text);
 export const pause = (ms) => new Promise((wake) => setTimeout(wake, ms));
 
-/** Ends the run with a sentence instead of a stack trace. */
+/** Ends the run with a sentence instead of a stack trace; whoever started something catches it and stops that first. */
 export function giveUp(text) {
-  console.error(text);
-  process.exit(1);
+  throw new Error(text);
 }
 
 export function isAlive(pid) {
@@ -35,7 +34,9 @@ export async function locked(name, work) {
       mkdirSync(folder);
       break;
     } catch {
-      const holder = existsSync(path.join(folder, 'pid')) ? Number(readFileSync(path.join(folder, 'pid'), 'utf8')) : 0;
+      const holder = existsSync(path.join(folder, 'pid'))
+        ? Number(readFileSync(path.join(folder, 'pid'), 'utf8'))
+        : 0;
       const stale = holder > 0 ? !isAlive(holder) : ageMs(folder) > 10_000;
       if (stale) rmSync(folder, { recursive: true, force: true });
       else {
@@ -86,20 +87,26 @@ export function installPackages(packages, purpose) {
   const command = `apt-get install -y --no-install-recommends ${packages.join(' ')}`;
   const apt = findProgram('apt-get');
   const root = process.getuid?.() === 0;
-  if (!apt || !root) giveUp(`${purpose} is missing. Please run, as root:\n\n  apt-get update && ${command}\n\nand then this command again.`);
+  if (!apt || !root)
+    giveUp(
+      `${purpose} is missing. Please run, as root:\n\n  apt-get update && ${command}\n\nand then this command again.`,
+    );
   say(`Installing ${packages.join(', ')} …`);
   const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' };
   const call = (args) => spawnSync(apt, args, { env, stdio: ['ignore', 'ignore', 'inherit'] }).status === 0;
   if (!updated) call(['update', '-qq']);
   updated = true;
-  if (!call(['install', '-y', '-qq', '--no-install-recommends', ...packages])) giveUp(`Could not install ${purpose}. Please run, as root:\n\n  ${command}`);
+  if (!call(['install', '-y', '-qq', '--no-install-recommends', ...packages]))
+    giveUp(`Could not install ${purpose}. Please run, as root:\n\n  ${command}`);
 }
 
 /** Node modules as the lockfile says; quick when they are there. */
 export async function ensureModules() {
   const [major] = process.versions.node.split('.').map(Number);
   if (major < 20) giveUp(`Node.js 20 or newer is needed; this is ${process.version}.`);
-  const wanted = createHash('sha256').update(readFileSync(path.join(ROOT, 'package-lock.json'))).digest('hex');
+  const wanted = createHash('sha256')
+    .update(readFileSync(path.join(ROOT, 'package-lock.json')))
+    .digest('hex');
   const stamp = path.join(ROOT, 'node_modules', '.orderly-frost');
   const current = () => existsSync(stamp) && readFileSync(stamp, 'utf8') === wanted;
   if (current()) return;
@@ -122,7 +129,14 @@ function filesBelow(place) {
     .sort();
 }
 
-const BUILT_FROM = ['src', 'public', 'package-lock.json', 'next.config.ts', 'postcss.config.mjs', 'tsconfig.json'];
+const BUILT_FROM = [
+  'src',
+  'public',
+  'package-lock.json',
+  'next.config.ts',
+  'postcss.config.mjs',
+  'tsconfig.json',
+];
 
 function buildDigest() {
   const digest = createHash('sha256');
@@ -143,7 +157,8 @@ export async function ensureBuild() {
     const wanted = buildDigest();
     const env = { ...process.env, NEXT_TELEMETRY_DISABLED: '1', NODE_ENV: 'production' };
     const stdio = ['ignore', process.env.CI ? 'inherit' : 'ignore', 'inherit'];
-    if ((await run(process.execPath, ['node_modules/next/dist/bin/next', 'build'], { env, stdio })) !== 0) giveUp('The build failed; see above.');
+    if ((await run(process.execPath, ['node_modules/next/dist/bin/next', 'build'], { env, stdio })) !== 0)
+      giveUp('The build failed; see above.');
     writeFileSync(stamp, wanted);
   });
 }
@@ -190,12 +205,23 @@ export async function prepareDatabase(url, args = [], env = {}) {
 
 /** Starts the production server and waits until it answers. Resolves to the child. */
 export async function serve({ port, host, url, env = {}, quiet = false }) {
-  const child = spawn(process.execPath, ['node_modules/next/dist/bin/next', 'start', '-H', host, '-p', String(port)], {
-    cwd: ROOT,
-    detached: true,
-    stdio: ['ignore', 'ignore', quiet ? 'ignore' : 'inherit'],
-    env: { ...process.env, ...env, DATABASE_URL: url, PORT: String(port), NODE_ENV: 'production', NEXT_TELEMETRY_DISABLED: '1' },
-  });
+  const child = spawn(
+    process.execPath,
+    ['node_modules/next/dist/bin/next', 'start', '-H', host, '-p', String(port)],
+    {
+      cwd: ROOT,
+      detached: true,
+      stdio: ['ignore', 'ignore', quiet ? 'ignore' : 'inherit'],
+      env: {
+        ...process.env,
+        ...env,
+        DATABASE_URL: url,
+        PORT: String(port),
+        NODE_ENV: 'production',
+        NEXT_TELEMETRY_DISABLED: '1',
+      },
+    },
+  );
   let ended = false;
   child.once('exit', () => (ended = true));
   const address = `http://${host === '0.0.0.0' || host === '::' ? '127.0.0.1' : host}:${port}`;

@@ -5,12 +5,26 @@ import { existsSync, mkdirSync, openSync, readdirSync, readFileSync, rmSync, wri
 import os from 'node:os';
 import path from 'node:path';
 import process from 'node:process';
-import { findProgram, freePort, giveUp, installPackages, isAlive, locked, pause, say, stopPid, VAR } from './machine.mjs';
+import {
+  findProgram,
+  freePort,
+  giveUp,
+  installPackages,
+  isAlive,
+  locked,
+  pause,
+  say,
+  stopPid,
+  VAR,
+} from './machine.mjs';
 
 const DATABASE = 'orderly_frost';
 
 function programs() {
-  const missing = () => !findProgram('mariadbd', 'mysqld') || !findProgram('mariadb-install-db') || !findProgram('my_print_defaults');
+  const missing = () =>
+    !findProgram('mariadbd', 'mysqld') ||
+    !findProgram('mariadb-install-db') ||
+    !findProgram('my_print_defaults');
   if (missing()) installPackages(['mariadb-server-core', 'mariadb-client-core'], 'MariaDB');
   if (missing()) giveUp('MariaDB was installed, yet mariadbd or mariadb-install-db is not found.');
   return { server: findProgram('mariadbd', 'mysqld'), install: findProgram('mariadb-install-db') };
@@ -48,7 +62,13 @@ function initialise(folder, data, install) {
   const user = process.getuid?.() === 0 ? ['--user=root'] : [];
   const made = spawnSync(
     install,
-    ['--no-defaults', `--datadir=${data}`, '--auth-root-authentication-method=normal', '--skip-test-db', ...user],
+    [
+      '--no-defaults',
+      `--datadir=${data}`,
+      '--auth-root-authentication-method=normal',
+      '--skip-test-db',
+      ...user,
+    ],
     { stdio: 'pipe', encoding: 'utf8' },
   );
   if (made.status !== 0) {
@@ -164,4 +184,3 @@ export async function openThrowaway(purpose) {
     },
   };
 }
-

@@ -1,6 +1,15 @@
 // npm start: everything a fresh machine needs, then the server. Ctrl-C stops all that was started here.
 import process from 'node:process';
-import { ensureBuild, ensureModules, giveUp, isFree, prepareDatabase, say, serve, stopPid } from './machine.mjs';
+import {
+  ensureBuild,
+  ensureModules,
+  giveUp,
+  isFree,
+  prepareDatabase,
+  say,
+  serve,
+  stopPid,
+} from './machine.mjs';
 
 let database = null;
 let server = null;
@@ -19,7 +28,8 @@ for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => v
 
 async function choosePort(host) {
   const wanted = Number(process.env.PORT ?? 3000);
-  if (!Number.isInteger(wanted) || wanted < 1 || wanted > 65_535) giveUp(`PORT must be a number from 1 to 65535, not “${process.env.PORT}”.`);
+  if (!Number.isInteger(wanted) || wanted < 1 || wanted > 65_535)
+    giveUp(`PORT must be a number from 1 to 65535, not “${process.env.PORT}”.`);
   for (let port = wanted; port < Math.min(wanted + 100, 65_536); port++) {
     if (await isFree(port, host)) {
       if (port !== wanted) say(`Port ${wanted} is taken; using ${port}.`);

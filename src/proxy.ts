@@ -21,7 +21,8 @@ function refuse(status: number, code: string, message: string): NextResponse {
 export function proxy(request: NextRequest): NextResponse {
   const host = request.headers.get('host') ?? '';
   const hostname = host.replace(/:\d+$/, '').toLowerCase();
-  if (!hostsAllowed().has(hostname)) return refuse(403, 'foreign-host', 'This server does not answer to that name.');
+  if (!hostsAllowed().has(hostname))
+    return refuse(403, 'foreign-host', 'This server does not answer to that name.');
   if (request.method === 'GET' || request.method === 'HEAD') return NextResponse.next();
   const site = request.headers.get('sec-fetch-site');
   const origin = request.headers.get('origin');

@@ -1,1 +1,48 @@
-export default function L({children}:{children:React.ReactNode}){return <html lang="en"><body>{children}</body></html>}
+import type { Metadata, Viewport } from 'next';
+import type { ReactNode } from 'react';
+import { readShell } from '@/services/shell';
+import { DoorProvider } from '@/ui/door/DoorProvider';
+import { CounterStrip } from '@/ui/shell/CounterStrip';
+import { DatabaseGone } from '@/ui/shell/DatabaseGone';
+import { Shortcuts } from '@/ui/shell/Shortcuts';
+import { TopBar } from '@/ui/shell/TopBar';
+import './globals.css';
+
+export const dynamic = 'force-dynamic';
+
+export const metadata: Metadata = {
+  title: { default: 'Orderly Frost', template: '%s · Orderly Frost' },
+  description: 'The cold store of your kitchen: what lies where, what to eat first, and whether it is safe.',
+};
+
+export const viewport: Viewport = {
+  themeColor: [
+    { media: '(prefers-color-scheme: light)', color: '#fbfdfc' },
+    { media: '(prefers-color-scheme: dark)', color: '#152726' },
+  ],
+};
+
+export default async function RootLayout({ children }: { children: ReactNode }) {
+  const shell = await readShell();
+  return (
+    <html lang="en">
+      <body className="bg-rime text-ink">
+        {shell ? (
+          <DoorProvider>
+            <a href="#main" className="button absolute -top-20 left-2 z-50 focus:top-2">
+              Skip to the page
+            </a>
+            <TopBar temperatures={shell.temperatures} />
+            <main id="main" className="px-3 pt-3 pb-36 sm:px-6 sm:pb-24">
+              {children}
+            </main>
+            <CounterStrip items={shell.counter} />
+            <Shortcuts />
+          </DoorProvider>
+        ) : (
+          <DatabaseGone />
+        )}
+      </body>
+    </html>
+  );
+}

@@ -8,6 +8,9 @@ import type { ViewContext } from './packageView';
 /** Household, reference, kitchen and today: what every view begins with. */
 export async function viewContext(): Promise<ViewContext & { household: Household }> {
   const household = await ourHousehold();
-  const [reference, kitchen] = await Promise.all([referenceOf(household.id), readKitchen(sql(), household.id)]);
+  const [reference, kitchen] = await Promise.all([
+    referenceOf(household.id),
+    readKitchen(sql(), household.id),
+  ]);
   return { household, reference, kitchen, today: todayIn(household.timeZone) };
 }

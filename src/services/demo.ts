@@ -71,7 +71,8 @@ async function addKitchen(demo: DemoHousehold): Promise<void> {
       }
     }
     const { index } = await referenceOf(householdId);
-    for (const { copy, ...own } of demo.foods) await putFood(db, householdId, { ...foodNamed(index, copy), ...own });
+    for (const { copy, ...own } of demo.foods)
+      await putFood(db, householdId, { ...foodNamed(index, copy), ...own });
   });
   forgetReference();
 }
@@ -134,8 +135,14 @@ async function seedDemo(): Promise<void> {
     return Date.parse(wanted) > Date.now() ? new Date(Date.now() - 60_000).toISOString() : wanted;
   };
   const steps = [
-    ...demo.days.map((day) => ({ at: instantOf(day.daysAgo, day.hour), run: (at: string) => storeLines(day.lines, at) })),
-    ...demo.events.map((event) => ({ at: instantOf(event.daysAgo, event.hour), run: (at: string) => runEvent(event, at) })),
+    ...demo.days.map((day) => ({
+      at: instantOf(day.daysAgo, day.hour),
+      run: (at: string) => storeLines(day.lines, at),
+    })),
+    ...demo.events.map((event) => ({
+      at: instantOf(event.daysAgo, event.hour),
+      run: (at: string) => runEvent(event, at),
+    })),
   ].sort((a, b) => (a.at < b.at ? -1 : 1));
   for (const { at, run } of steps) await run(at);
   for (const { minutes, lines } of demo.minutesAgo) {
@@ -146,7 +153,12 @@ async function seedDemo(): Promise<void> {
 /** Seeds the demo household when there is none at all. @returns true when it did */
 export async function seedWhenEmpty(): Promise<boolean> {
   if (await readHousehold(sql(), null)) return false;
-  await seedDemo();
+  try {
+    await seedDemo();
+  } catch (error) {
+    await transaction(clearHouseholds);
+    throw error;
+  }
   return true;
 }
 

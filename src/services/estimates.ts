@@ -1,5 +1,14 @@
 import Joi from 'joi';
-import { CAUTIONS, type HistoryEvent, PRINTED_KINDS, STARTS, THAW_METHODS, WRAPS, type KeepingConditions, type PrintedDate } from '@/core/keeping/history';
+import {
+  CAUTIONS,
+  type HistoryEvent,
+  PRINTED_KINDS,
+  STARTS,
+  THAW_METHODS,
+  WRAPS,
+  type KeepingConditions,
+  type PrintedDate,
+} from '@/core/keeping/history';
 import { judgeKeeping, keepingOn } from '@/core/keeping/judgeKeeping';
 import { planPortions, type PortionPlan } from '@/core/portions/planPortions';
 import { APPETITES } from '@/core/portions/portionGrams';
@@ -134,7 +143,13 @@ interface PortionsRequest {
   total_g: number;
   price_minor: number | null;
   currency?: string;
-  plan: { packs?: number; portion_g?: number; eaters?: number; appetite?: 'usual'; parts?: { count: number; form: string }[] };
+  plan: {
+    packs?: number;
+    portion_g?: number;
+    eaters?: number;
+    appetite?: 'usual';
+    parts?: { count: number; form: string }[];
+  };
   container?: { kind: string; length_mm?: number; width_mm?: number };
   form?: string;
   freezer_l?: number;

@@ -10,7 +10,11 @@ function toListing(food: object): Record<string, unknown> {
 }
 
 /** Foods by name, a page at a time; `q` forgives spelling. */
-export async function readFoods(query: { q?: string | undefined; after?: string | undefined; limit?: number | undefined }) {
+export async function readFoods(query: {
+  q?: string | undefined;
+  after?: string | undefined;
+  limit?: number | undefined;
+}) {
   const { reference } = await viewContext();
   const limit = query.limit ?? 100;
   const words = query.q?.trim() ?? '';
@@ -21,7 +25,8 @@ export async function readFoods(query: { q?: string | undefined; after?: string 
   }
   const all = reference.foods.filter(({ retired }) => !retired);
   const from = query.after === undefined ? 0 : all.findIndex(({ id }) => id === query.after) + 1;
-  if (query.after !== undefined && from === 0) throw new Problem(400, 'invalid', '“after” is not a key this list gave.');
+  if (query.after !== undefined && from === 0)
+    throw new Problem(400, 'invalid', '“after” is not a key this list gave.');
   const page = all.slice(from, from + limit);
   return { foods: page.map(toListing), next: from + limit < all.length ? (page.at(-1)?.id ?? null) : null };
 }

@@ -10,7 +10,8 @@ import { Problem } from './problem';
 export async function ourHousehold(): Promise<Household> {
   const wanted = process.env.HOUSEHOLD_ID;
   const household = await readHousehold(sql(), wanted ? Number(wanted) : null);
-  if (!household) throw new Problem(404, 'no-household', 'There is no household yet. Start with `npm start`.');
+  if (!household)
+    throw new Problem(404, 'no-household', 'There is no household yet. Start with `npm start`.');
   return household;
 }
 
@@ -51,7 +52,12 @@ export function foodNamed(index: FoodIndex, text: string): Food {
     422,
     `${result.reason}-food`,
     result.reason === 'ambiguous' ? `“${text}” may be several foods.` : `There is no food called “${text}”.`,
-    { candidates, fields: [{ path: 'food', message: result.reason === 'ambiguous' ? 'name one of the candidates' : 'not known' }] },
+    {
+      candidates,
+      fields: [
+        { path: 'food', message: result.reason === 'ambiguous' ? 'name one of the candidates' : 'not known' },
+      ],
+    },
   );
 }
 

@@ -11,7 +11,6 @@ import { sayAmount } from '@/core/units/sayAmount';
 import { sql } from '@/store/database';
 import { readPackagesByCodes } from '@/store/packages';
 import { viewContext } from './context';
-import { foodOf } from './packageView';
 import { Problem } from './problem';
 
 const MM = 72 / 25.4;
@@ -35,14 +34,20 @@ export interface LabelText {
 }
 
 function happenedLine(history: readonly HistoryEvent[]): string {
-  const told = [...history].reverse().find(({ did }) => did !== 'moved' && did !== 'counter' && !did.startsWith('found'));
+  const told = [...history]
+    .reverse()
+    .find(({ did }) => did !== 'moved' && did !== 'counter' && !did.startsWith('found'));
   if (!told) return '';
-  const word = isStart(told.did) ? START_WORDS[told.did] : told.did === 'thawing' ? 'thawing since' : told.did;
+  const word = isStart(told.did)
+    ? START_WORDS[told.did]
+    : told.did === 'thawing'
+      ? 'thawing since'
+      : told.did;
   return `${word} ${sayPlainDate(told.on)}`;
 }
 
 /** Address of the server as a phone in the house reaches it; `PUBLIC_URL`, without a slash at the end. */
-export function publicUrl(): string {
+function publicUrl(): string {
   return (process.env.PUBLIC_URL ?? `http://localhost:${process.env.PORT ?? '3000'}`).replace(/\/+$/, '');
 }
 
@@ -58,7 +63,13 @@ function drawQr(document: PDFKit.PDFDocument, text: string, x: number, y: number
   document.fill();
 }
 
-function drawLabel(document: PDFKit.PDFDocument, size: LabelSize, xMm: number, yMm: number, label: LabelText): void {
+function drawLabel(
+  document: PDFKit.PDFDocument,
+  size: LabelSize,
+  xMm: number,
+  yMm: number,
+  label: LabelText,
+): void {
   const [widthMm, heightMm] = size.stickerMm;
   const pad = 3 * MM;
   const x = xMm * MM + pad;
@@ -68,11 +79,24 @@ function drawLabel(document: PDFKit.PDFDocument, size: LabelSize, xMm: number, y
   const width = widthMm * MM - 2 * pad - qrSide - 2 * MM;
   const qrX = xMm * MM + widthMm * MM - pad - qrSide;
   const scale = heightMm / 38;
-  const line = (font: keyof typeof FONTS, points: number, colour: string, text: string, top: number, lines = 1): number => {
-    document.font(font).fontSize(points * scale).fillColor(colour);
+  const line = (
+    font: keyof typeof FONTS,
+    points: number,
+    colour: string,
+    text: string,
+    top: number,
+    lines = 1,
+  ): number => {
+    document
+      .font(font)
+      .fontSize(points * scale)
+      .fillColor(colour);
     const lineHeight = document.currentLineHeight();
     document.text(text, x, top, { width, height: lineHeight * lines + 0.5, ellipsis: true, lineGap: -1 });
-    const used = Math.min(lines, Math.max(1, Math.ceil(document.heightOfString(text, { width, lineGap: -1 }) / lineHeight)));
+    const used = Math.min(
+      lines,
+      Math.max(1, Math.ceil(document.heightOfString(text, { width, lineGap: -1 }) / lineHeight)),
+    );
     return top + used * lineHeight;
   };
   let top = line('heading', 13, INK, label.name, y, 2);
@@ -81,15 +105,22 @@ function drawLabel(document: PDFKit.PDFDocument, size: LabelSize, xMm: number, y
   top = line('strong', 10.5, INK, label.due, top + 1);
   line('text', 7.8, SLATE, label.thenDo, top + 1, 2);
   drawQr(document, label.address, qrX, y, qrSide);
-  document.font('heading').fontSize(12 * scale).fillColor(INK);
+  document
+    .font('heading')
+    .fontSize(12 * scale)
+    .fillColor(INK);
   document.text(label.code, qrX, y + qrSide + 2, { width: qrSide, align: 'center', lineBreak: false });
 }
 
 /** Draws labels as a PDF on the given stock. */
-export function drawLabels(labels: readonly LabelText[], size: LabelSize, startAt: number): Promise<Buffer> {
+function drawLabels(labels: readonly LabelText[], size: LabelSize, startAt: number): Promise<Buffer> {
   const places = labelPlaces(size, labels.length, startAt);
   const page = { size: [size.pageMm[0] * MM, size.pageMm[1] * MM] as [number, number], margin: 0 };
-  const document = new PDFDocument({ ...page, autoFirstPage: false, info: { Title: 'Orderly Frost labels' } });
+  const document = new PDFDocument({
+    ...page,
+    autoFirstPage: false,
+    info: { Title: 'Orderly Frost labels' },
+  });
   for (const [name, file] of Object.entries(FONTS)) {
     document.registerFont(name, path.join(process.cwd(), 'node_modules', file));
   }
@@ -121,7 +152,11 @@ const MOST_LABELS = 500;
  * @param query package codes in the order they are to be printed, the stock's id, the first free sticker
  * @throws Problem 400 or 404
  */
-export async function printLabels(query: { codes: string[]; size: string; startAt: number }): Promise<Buffer> {
+export async function printLabels(query: {
+  codes: string[];
+  size: string;
+  startAt: number;
+}): Promise<Buffer> {
   const size = LABEL_SIZES.find(({ id }) => id === query.size);
   if (!size) throw new Problem(400, 'invalid', `There is no label stock “${query.size.slice(0, 40)}”.`);
   if (query.codes.length === 0 || query.codes.length > MOST_LABELS) {
@@ -131,7 +166,10 @@ export async function printLabels(query: { codes: string[]; size: string; startA
   if (query.startAt > slots) throw new Problem(400, 'invalid', `This sheet has ${slots} stickers.`);
   const { household, reference } = await viewContext();
   const found = new Map(
-    (await readPackagesByCodes(sql(), household.id, query.codes)).map((item): [string, Package] => [item.code, item]),
+    (await readPackagesByCodes(sql(), household.id, query.codes)).map((item): [string, Package] => [
+      item.code,
+      item,
+    ]),
   );
   const labels = query.codes.map((code): LabelText => {
     const item = found.get(code);
@@ -139,7 +177,7 @@ export async function printLabels(query: { codes: string[]; size: string; startA
     const food = reference.index.byId.get(item.foodId);
     const kind = item.governingKind === 'use-by' ? 'use by' : 'best by';
     return {
-      name: foodOf(reference, item.foodId).name,
+      name: item.called,
       amount: [sayAmount(item.amount, item.unit), item.form ?? ''].filter((part) => part !== '').join(' · '),
       code: item.code,
       happened: happenedLine(item.history),

@@ -25,18 +25,30 @@ export interface LedgerView {
 }
 
 /** The ledger, newest first, a page at a time. */
-export async function readLedgerPage(query: { after?: string | undefined; limit?: number | undefined }): Promise<LedgerView> {
+export async function readLedgerPage(query: {
+  after?: string | undefined;
+  limit?: number | undefined;
+}): Promise<LedgerView> {
   const household = await ourHousehold();
   const limit = query.limit ?? 50;
   const [recordedAt, id] = query.after?.split('_') ?? [];
   if (query.after !== undefined && (!recordedAt || !id || Number.isNaN(Date.parse(recordedAt)))) {
     throw new Problem(400, 'invalid', '“after” is not a key this list gave.');
   }
-  const entries = await readLedger(sql(), household.id, recordedAt && id ? { recordedAt, id } : null, limit + 1);
+  const entries = await readLedger(
+    sql(),
+    household.id,
+    recordedAt && id ? { recordedAt, id } : null,
+    limit + 1,
+  );
   const page = entries.slice(0, limit);
   const last = page.at(-1);
   const today = todayIn(household.timeZone);
-  const clock = new Intl.DateTimeFormat('en-GB', { timeZone: household.timeZone, hour: '2-digit', minute: '2-digit' });
+  const clock = new Intl.DateTimeFormat('en-GB', {
+    timeZone: household.timeZone,
+    hour: '2-digit',
+    minute: '2-digit',
+  });
   return {
     entries: page.map((entry) => ({
       id: entry.id,

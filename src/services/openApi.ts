@@ -35,7 +35,10 @@ const ERRORS = Object.fromEntries(
     ['413', 'too large'],
     ['422', 'refused by a rule'],
     ['503', 'the database cannot be reached'],
-  ].map(([status, description]) => [status, { description, content: json({ $ref: '#/components/schemas/Error' }) }]),
+  ].map(([status, description]) => [
+    status,
+    { description, content: json({ $ref: '#/components/schemas/Error' }) },
+  ]),
 );
 
 const query = (name: string, description: string) => ({
@@ -70,7 +73,8 @@ export function openApi() {
     info: {
       title: 'Orderly Frost',
       version: '1',
-      description: 'Grams, millilitres, millimetres, °C; dates YYYY-MM-DD, instants ISO 8601 UTC. When in doubt, throw it out.',
+      description:
+        'Grams, millilitres, millimetres, °C; dates YYYY-MM-DD, instants ISO 8601 UTC. When in doubt, throw it out.',
     },
     paths: {
       '/api/v1/commands': send('Run one command or a list, all or nothing', {
@@ -97,7 +101,11 @@ export function openApi() {
       '/api/v1/labels': {
         get: {
           summary: 'Labels as PDF',
-          parameters: [query('codes', 'package codes, comma separated'), query('size', 'label stock'), query('start', 'first free sticker')],
+          parameters: [
+            query('codes', 'package codes, comma separated'),
+            query('size', 'label stock'),
+            query('start', 'first free sticker'),
+          ],
           responses: { '200': { description: 'the sheet', content: { 'application/pdf': {} } }, ...ERRORS },
         },
       },

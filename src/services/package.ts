@@ -11,6 +11,8 @@ export interface PackageDetail extends PackageView {
   trail: TrailLine[];
   price_words: string | null;
   freeze_fit: string;
+  /** Its clocks stand still, also while it is out on the counter for a moment. */
+  hard_frozen: boolean;
   zones: { id: string; name: string; appliance: string; cold: 'fridge' | 'freezer' }[];
 }
 
@@ -27,10 +29,16 @@ export async function readPackage(code: string): Promise<PackageDetail> {
     ...toPackageView(found, context),
     trail: found.trail,
     price_words: found.priceMinor === null ? null : sayMoney(found.priceMinor, household.currency),
+    hard_frozen: found.state === 'frozen',
     freeze_fit: reference.index.byId.get(found.foodId)?.freezeFit ?? 'fair',
     zones: kitchen.zones.map((zone) => {
       const appliance = coldOf.get(zone.applianceId);
-      return { id: zone.id, name: zone.name, appliance: appliance?.name ?? '', cold: appliance?.cold ?? 'fridge' };
+      return {
+        id: zone.id,
+        name: zone.name,
+        appliance: appliance?.name ?? '',
+        cold: appliance?.cold ?? 'fridge',
+      };
     }),
   };
 }

@@ -14,7 +14,8 @@ export interface PackageView {
   id: string;
   code: string;
   version: number;
-  food: { id: string; name: string };
+  /** `name` as on the label, `judged_as` as in the reference table. */
+  food: { id: string; name: string; judged_as: string };
   amount: number;
   unit: AmountUnit;
   amount_words: string;
@@ -56,13 +57,13 @@ const STORY_WORDS: Partial<Record<HistoryEvent['did'], string>> = {
   opened: 'opened',
   frozen: 'frozen',
   refrozen: 'frozen again',
-  thawing: 'moved down to thaw',
+  thawing: 'thawing since',
   thawed: 'thawed',
   'found-turning': 'found turning',
 };
 
 /** The last thing worth telling of a history, in words: "frozen 4 Dec", "cooked Sun". */
-export function lastStory(history: readonly HistoryEvent[], today: string): string {
+function lastStory(history: readonly HistoryEvent[], today: string): string {
   for (const event of [...history].reverse()) {
     const word = isStart(event.did) ? START_WORDS[event.did] : STORY_WORDS[event.did];
     if (word) return `${word} ${sayPastDate(event.on, today)}`;
@@ -84,7 +85,7 @@ function spentShare(found: Package, today: string): number {
 }
 
 /** The food of a package; a retired or unknown one still shows under its id. */
-export function foodOf(reference: Reference, id: string): Pick<Food, 'id' | 'name' | 'controlled'> {
+function foodOf(reference: Reference, id: string): Pick<Food, 'id' | 'name' | 'controlled'> {
   return (
     reference.index.byId.get(id) ??
     reference.foods.find((food) => food.id === id) ?? { id, name: id, controlled: true }
@@ -100,12 +101,12 @@ export function toPackageView(found: Package, { reference, kitchen, today }: Vie
     { state: found.state, useBy: found.useBy, bestBy: found.bestBy, governing, condemned: found.condemned },
     today,
   );
-  const place = zone ? `${zone.name}, ${appliance?.name ?? ''}` : 'On the counter';
+  const place = zone ? zone.name : 'On the counter';
   return {
     id: found.id,
     code: found.code,
     version: found.version,
-    food: { id: food.id, name: food.name },
+    food: { id: food.id, name: found.called, judged_as: food.name },
     amount: found.amount,
     unit: found.unit,
     amount_words: sayAmount(found.amount, found.unit),

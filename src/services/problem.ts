@@ -35,11 +35,20 @@ function problemOf(error: unknown): Problem {
   if (error instanceof Refusal) return new Problem(422, 'refused', error.says, { rule: error.rule });
   if (error instanceof StaleVersion) {
     return new Problem(409, 'stale', 'Somebody changed it in the meantime; here is how it stands now.', {
-      present: { code: error.present.code, version: error.present.version, amount: error.present.amount, gone: error.present.gone },
+      present: {
+        code: error.present.code,
+        version: error.present.version,
+        amount: error.present.amount,
+        gone: error.present.gone,
+      },
     });
   }
   if (error instanceof DatabaseGone) {
-    return new Problem(503, 'database-gone', 'The store cannot be reached at the moment. Nothing was changed; try again shortly.');
+    return new Problem(
+      503,
+      'database-gone',
+      'The store cannot be reached at the moment. Nothing was changed; try again shortly.',
+    );
   }
   console.error(error);
   return new Problem(500, 'fault', 'Something went wrong on our side. Nothing was changed.');

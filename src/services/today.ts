@@ -43,10 +43,19 @@ export interface ApplianceView {
   zones: ZoneView[];
 }
 
-export interface CounterItem extends Pick<PackageView, 'id' | 'code' | 'version' | 'amount_words' | 'controlled' | 'state'> {
+export interface CounterItem extends Pick<
+  PackageView,
+  'id' | 'code' | 'version' | 'amount_words' | 'controlled' | 'state'
+> {
   food: string;
   /** Safe minutes that are left; `null` for food that may stand out. */
   minutes_left: number | null;
+}
+
+/** Packages alike in food, date, place and amount: one row of first out. */
+export interface FirstOutRow {
+  view: PackageView;
+  count: number;
 }
 
 export interface TodayView {
@@ -54,7 +63,7 @@ export interface TodayView {
   today: string;
   today_words: string;
   summary: string;
-  first_out: PackageView[];
+  first_out: FirstOutRow[];
   settled: number;
   total: number;
   appliances: ApplianceView[];
@@ -62,21 +71,23 @@ export interface TodayView {
 }
 
 const COUNTER_MINUTES = 120;
-/** How full packed food makes a zone: bags and boxes never fill it (RULES 3, packing factors). */
-const PACKING = 0.75;
-/** Litres of one piece when nothing is weighed. */
-const PIECE_LITRES = 0.35;
+/** Litres a package needs for each litre of food in it (RULES 3, packing factors: flat bags, boxes, loose). */
+const PACKING = { flat: 0.9, box: 0.85, loose: 0.6 } as const;
+const BOXES = new Set(['tub', 'jar', 'glass', 'carton', 'shop-tray']);
+/** Litres of one piece when nothing is weighed, and of each further one. */
+const PIECE_LITRES = { first: 0.4, more: 0.12 } as const;
 
 function litresOf(view: PackageView, density: number): number {
-  if (view.unit === 'pc') return view.amount * PIECE_LITRES * (view.amount > 6 ? 0.3 : 1);
-  const litres = view.amount / 1000;
-  return view.unit === 'ml' ? litres : litres / density;
+  if (view.unit === 'pc') return (PIECE_LITRES.first + (view.amount - 1) * PIECE_LITRES.more) / PACKING.loose;
+  const litres = view.amount / 1000 / (view.unit === 'ml' ? 1 : density);
+  if (view.form === 'flat') return litres / PACKING.flat;
+  return litres / (BOXES.has(view.wrap ?? '') || view.unit === 'ml' ? PACKING.box : PACKING.loose);
 }
 
 function toStrips(views: readonly PackageView[]): StripView[] {
   const strips = new Map<string, StripView>();
   for (const view of views) {
-    const key = `${view.food.id}|${view.state}|${view.band}|${view.amount_words}`;
+    const key = `${view.food.name}|${view.state}|${view.band}|${view.amount_words}`;
     const strip = strips.get(key);
     if (strip) {
       strip.count += 1;
@@ -94,6 +105,24 @@ function toStrips(views: readonly PackageView[]): StripView[] {
     }
   }
   return [...strips.values()];
+}
+
+function toRows(views: readonly PackageView[]): FirstOutRow[] {
+  const rows = new Map<string, FirstOutRow>();
+  for (const view of views) {
+    const key = [
+      view.food.name,
+      view.governing.date,
+      view.zone?.id,
+      view.amount,
+      view.state,
+      view.opened,
+    ].join('|');
+    const row = rows.get(key);
+    if (row) row.count += 1;
+    else rows.set(key, { view, count: 1 });
+  }
+  return [...rows.values()];
 }
 
 /** What stands on the counter with its safe minutes (K10), the most pressing first. */
@@ -152,7 +181,9 @@ export async function readToday(): Promise<TodayView> {
   const { household, kitchen, reference, today } = context;
   const packages = await readFirstOut(sql(), household.id, MOST_SHOWN);
   const views = packages.map((found) => toPackageView(found, context));
-  const densities = new Map(packages.map(({ id, foodId }) => [id, reference.index.byId.get(foodId)?.densityKgPerL ?? 1]));
+  const densities = new Map(
+    packages.map(({ id, foodId }) => [id, reference.index.byId.get(foodId)?.densityKgPerL ?? 1]),
+  );
   const inZone = byZone(views);
   const appliances = kitchen.appliances.map((appliance): ApplianceView => {
     const zones = kitchen.zones
@@ -168,7 +199,7 @@ export async function readToday(): Promise<TodayView> {
           side: zone.side,
           litres: zone.litres,
           temperature_c: zone.temperatureC,
-          fill: Math.min(1, litres / (zone.litres * PACKING)),
+          fill: Math.min(1, litres / zone.litres),
           strips: toStrips(inside),
         };
       });
@@ -184,7 +215,7 @@ export async function readToday(): Promise<TodayView> {
       temperature_c: appliance.temperatureC,
       litres: appliance.litres,
       fill,
-      free_litres: Math.max(0, Math.round((litres - filled) * PACKING)),
+      free_litres: Math.max(0, Math.round(litres - filled)),
       zones,
     };
   });
@@ -194,7 +225,7 @@ export async function readToday(): Promise<TodayView> {
     today,
     today_words: sayFullDate(today),
     summary: summaryOf(views),
-    first_out: pressing,
+    first_out: toRows(pressing),
     settled: views.length - pressing.length,
     total: views.length,
     appliances,

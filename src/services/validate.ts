@@ -14,7 +14,9 @@ export const instantSchema = Joi.string()
   .isoDate()
   .custom((value: string, tools) => {
     const ms = Date.parse(value);
-    return Number.isNaN(ms) || !/\d{2}:\d{2}/.test(value) ? tools.error('string.isoDate') : new Date(ms).toISOString();
+    return Number.isNaN(ms) || !/\d{2}:\d{2}/.test(value)
+      ? tools.error('string.isoDate')
+      : new Date(ms).toISOString();
   })
   .description('instant, ISO 8601 UTC');
 
@@ -24,7 +26,9 @@ export const plainText = (most: number): Joi.StringSchema =>
     .trim()
     .max(most)
     .pattern(/[<>\p{Cc}\u202A-\u202E\u2066-\u2069]/u, { invert: true })
-    .messages({ 'string.pattern.invert.base': '{{#label}} takes plain words only, without < or > and hidden characters' });
+    .messages({
+      'string.pattern.invert.base': '{{#label}} takes plain words only, without < or > and hidden characters',
+    });
 
 /**
  * Checks a value against a schema; unknown keys are refused.
@@ -32,7 +36,11 @@ export const plainText = (most: number): Joi.StringSchema =>
  * @throws Problem 400 with a path and a message for every fault
  */
 export function validate<Value>(schema: Joi.Schema, value: unknown): Value {
-  const result = schema.validate(value, { abortEarly: false, convert: false, errors: { wrap: { label: '“' } } });
+  const result = schema.validate(value, {
+    abortEarly: false,
+    convert: false,
+    errors: { wrap: { label: '“' } },
+  });
   if (!result.error) return result.value as Value;
   const fields = result.error.details.slice(0, 20).map(({ path, message }) => ({
     path: path.join('.'),

@@ -1,4 +1,11 @@
-import { createPool, type Pool, type PoolConnection, type QueryValues, type ResultSetHeader, type RowDataPacket } from 'mysql2/promise';
+import {
+  createPool,
+  type Pool,
+  type PoolConnection,
+  type QueryValues,
+  type ResultSetHeader,
+  type RowDataPacket,
+} from 'mysql2/promise';
 
 /** The database cannot be reached. Nothing was changed; the pool connects again by itself when it is back. */
 export class DatabaseGone extends Error {

@@ -3,7 +3,10 @@ import type { OutageClass } from '@/core/outage/outageClass';
 import { fromJson, type Sql } from './database';
 
 /** Reference foods and the household's own, by name. Retired ones too, since packages may still be of them. */
-export async function readFoodRows(sql: Sql, householdId: number | null): Promise<(Food & { retired: boolean; own: boolean })[]> {
+export async function readFoodRows(
+  sql: Sql,
+  householdId: number | null,
+): Promise<(Food & { retired: boolean; own: boolean })[]> {
   const rows = await sql.rows<{ figures: unknown; retired: number; household_id: number | null }>(
     `SELECT figures, retired, household_id
        FROM food
@@ -69,7 +72,9 @@ export async function putReference(
 }
 
 export async function readReferenceDigest(sql: Sql, name: string): Promise<string | null> {
-  const [row] = await sql.rows<{ digest: string }>(`SELECT digest FROM reference_file WHERE name = :name`, { name });
+  const [row] = await sql.rows<{ digest: string }>(`SELECT digest FROM reference_file WHERE name = :name`, {
+    name,
+  });
   return row?.digest ?? null;
 }
 

@@ -1,14 +1,11 @@
 import type { Sql } from './database';
 
-export const APPLIANCE_SHAPES = ['fridge', 'freezer', 'drawer-freezer', 'chest'] as const;
-export const ZONE_KINDS = ['shelf', 'drawer', 'door', 'bin', 'basket', 'layer'] as const;
-
 /** An appliance as drawn: litres inside, °C as last read in the middle of a shelf. */
 export interface ApplianceRecord {
   id: string;
   name: string;
   room: string;
-  shape: (typeof APPLIANCE_SHAPES)[number];
+  shape: 'fridge' | 'freezer' | 'drawer-freezer' | 'chest';
   cold: 'fridge' | 'freezer';
   position: number;
   litres: number;
@@ -22,7 +19,7 @@ export interface ZoneRecord {
   parentId: string | null;
   name: string;
   purpose: string;
-  kind: (typeof ZONE_KINDS)[number];
+  kind: 'shelf' | 'drawer' | 'door' | 'bin' | 'basket' | 'layer';
   side: 'body' | 'door';
   position: number;
   litres: number;

@@ -107,7 +107,11 @@ export async function appendEvents(
 }
 
 /** A command with its events, for undoing it; locked until the transaction ends. */
-export async function readPastCommand(sql: Sql, householdId: number, id: string): Promise<PastCommand | null> {
+export async function readPastCommand(
+  sql: Sql,
+  householdId: number,
+  id: string,
+): Promise<PastCommand | null> {
   const [row] = await sql.rows<{ says: string; undone_by: string | null }>(
     `SELECT says, undone_by
        FROM command

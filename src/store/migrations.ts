@@ -12,11 +12,13 @@ export interface Migration {
 }
 
 /** The migrations of the source tree in order. One statement ends with `;` at the end of a line. */
-export async function migrationFiles(folder = FOLDER): Promise<Migration[]> {
-  const names = (await readdir(folder)).filter((name) => /^\d{3}_.+\.sql$/.test(name)).sort();
+async function migrationFiles(folder = FOLDER): Promise<Migration[]> {
+  const names = (await readdir(/*turbopackIgnore: true*/ folder))
+    .filter((name) => /^\d{3}_.+\.sql$/.test(name))
+    .sort();
   return Promise.all(
     names.map(async (name) => {
-      const text = await readFile(path.join(folder, name), 'utf8');
+      const text = await readFile(path.join(/*turbopackIgnore: true*/ folder, name), 'utf8');
       const statements = text
         .split(/;\s*$/m)
         .map((statement) => statement.replace(/^\s*--.*$/gm, '').trim())
@@ -61,7 +63,8 @@ export async function migrate(): Promise<string[]> {
   for (const { name, statements, digest } of await migrationFiles()) {
     const known = seen.get(name);
     if (known !== undefined) {
-      if (known !== digest) throw new Error(`db/migrations/${name} was changed after it was applied; add a new file instead`);
+      if (known !== digest)
+        throw new Error(`db/migrations/${name} was changed after it was applied; add a new file instead`);
       continue;
     }
     for (const statement of statements) await db.run(statement);

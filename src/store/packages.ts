@@ -1,10 +1,15 @@
+import { firstOutKey } from '@/core/firstout/firstOutKey';
 import type { Lot, Package } from '@/core/ledger/package';
 import { fromJson, type Sql, toSqlInstant } from './database';
 
 const toPackage = (row: { image: unknown }): Package => fromJson<Package>(row.image);
 
 /** The packages with these ids, locked until the transaction ends. */
-export async function lockPackages(sql: Sql, householdId: number, ids: readonly string[]): Promise<Map<string, Package>> {
+export async function lockPackages(
+  sql: Sql,
+  householdId: number,
+  ids: readonly string[],
+): Promise<Map<string, Package>> {
   if (ids.length === 0) return new Map();
   const rows = await sql.rows<{ image: unknown }>(
     `SELECT image
@@ -18,7 +23,11 @@ export async function lockPackages(sql: Sql, householdId: number, ids: readonly 
   return new Map(rows.map(toPackage).map((found) => [found.id, found]));
 }
 
-export async function readPackageByCode(sql: Sql, householdId: number, code: string): Promise<Package | null> {
+export async function readPackageByCode(
+  sql: Sql,
+  householdId: number,
+  code: string,
+): Promise<Package | null> {
   const [row] = await sql.rows<{ image: unknown }>(
     `SELECT image
        FROM package
@@ -27,12 +36,6 @@ export async function readPackageByCode(sql: Sql, householdId: number, code: str
     { householdId, code },
   );
   return row ? toPackage(row) : null;
-}
-
-/** Where a page of first out ended, to go on from. */
-export interface FirstOutKey {
-  governingDate: string;
-  code: string;
 }
 
 /**
@@ -46,9 +49,23 @@ export async function readFirstOut(sql: Sql, householdId: number, limit: number)
        FROM package
       WHERE household_id = :householdId
         AND here = TRUE
-      ORDER BY governing_date, quality, opened DESC, start_on, code
+      ORDER BY first_out
       LIMIT :limit`,
     { householdId, limit },
+  );
+  return rows.map(toPackage);
+}
+
+/** What is out of the cold. */
+export async function readOnCounter(sql: Sql, householdId: number): Promise<Package[]> {
+  const rows = await sql.rows<{ image: unknown }>(
+    `SELECT image
+       FROM package
+      WHERE household_id = :householdId
+        AND here = TRUE
+        AND zone_id IS NULL
+      ORDER BY first_out`,
+    { householdId },
   );
   return rows.map(toPackage);
 }
@@ -57,18 +74,19 @@ export interface StockFilter {
   foodIds: readonly string[] | null;
   zoneId: string | null;
   state: string | null;
-  after: FirstOutKey | null;
+  /** The `first_out` of the last one seen. */
+  after: string | null;
   limit: number;
 }
 
-/** One page of the stock by governing date and code, after a key. */
+/** One page of the stock in first-out order, after a key. */
 export async function readStock(sql: Sql, householdId: number, filter: StockFilter): Promise<Package[]> {
   if (filter.foodIds !== null && filter.foodIds.length === 0) return [];
   const where = [
     filter.foodIds === null ? '' : 'AND food_id IN (:foodIds)',
     filter.zoneId === null ? '' : 'AND zone_id = :zoneId',
     filter.state === null ? '' : 'AND state = :state',
-    filter.after === null ? '' : 'AND (governing_date, code) > (:afterDate, :afterCode)',
+    filter.after === null ? '' : 'AND first_out > :after',
   ].join(' ');
   const rows = await sql.rows<{ image: unknown }>(
     `SELECT image
@@ -76,14 +94,18 @@ export async function readStock(sql: Sql, householdId: number, filter: StockFilt
       WHERE household_id = :householdId
         AND here = TRUE
         ${where}
-      ORDER BY governing_date, code
+      ORDER BY first_out
       LIMIT :limit`,
-    { householdId, ...filter, afterDate: filter.after?.governingDate, afterCode: filter.after?.code },
+    { householdId, ...filter },
   );
   return rows.map(toPackage);
 }
 
-export async function readPackagesByCodes(sql: Sql, householdId: number, codes: readonly string[]): Promise<Package[]> {
+export async function readPackagesByCodes(
+  sql: Sql,
+  householdId: number,
+  codes: readonly string[],
+): Promise<Package[]> {
   if (codes.length === 0) return [];
   const rows = await sql.rows<{ image: unknown }>(
     `SELECT image
@@ -133,6 +155,7 @@ function columnsOf(householdId: number, image: Package): Record<string, unknown>
     bestBy: image.bestBy,
     governingDate: image.governingDate,
     quality: image.governingKind === 'best-by',
+    firstOut: firstOutKey(image),
     version: image.version,
     image: JSON.stringify(image),
   };
@@ -143,9 +166,9 @@ export async function addPackages(sql: Sql, householdId: number, images: readonl
   for (const image of images) {
     await sql.run(
       `INSERT INTO package (id, household_id, lot_id, food_id, code, here, amount, unit, zone_id, counter_since, state,
-                            opened, start_on, use_by, best_by, governing_date, quality, version, image)
+                            opened, start_on, use_by, best_by, governing_date, quality, first_out, version, image)
        VALUES (:id, :householdId, :lotId, :foodId, :code, :here, :amount, :unit, :zoneId, :counterSince, :state,
-               :opened, :startOn, :useBy, :bestBy, :governingDate, :quality, :version, :image)`,
+               :opened, :startOn, :useBy, :bestBy, :governingDate, :quality, :firstOut, :version, :image)`,
       columnsOf(householdId, image),
     );
   }
@@ -166,6 +189,7 @@ export async function putPackage(sql: Sql, householdId: number, image: Package):
             best_by = :bestBy,
             governing_date = :governingDate,
             quality = :quality,
+            first_out = :firstOut,
             version = :version,
             image = :image
       WHERE household_id = :householdId

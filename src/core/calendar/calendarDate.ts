@@ -18,10 +18,7 @@ export function isCalendarDate(text: string): boolean {
 
 /** Whole days since 1970-01-01. The caller vouches for the date's shape. */
 export function dayNumber(date: CalendarDate): number {
-  return (
-    Date.UTC(Number(date.slice(0, 4)), Number(date.slice(5, 7)) - 1, Number(date.slice(8, 10))) /
-    DAY_MS
-  );
+  return Date.UTC(Number(date.slice(0, 4)), Number(date.slice(5, 7)) - 1, Number(date.slice(8, 10))) / DAY_MS;
 }
 
 /** The date of a day number; inverse of {@link dayNumber}. */
@@ -40,10 +37,7 @@ export function daysBetween(from: CalendarDate, to: CalendarDate): number {
 }
 
 /** The earlier of two dates; `null` means "no date" and never wins. */
-export function earlier(
-  a: CalendarDate | null,
-  b: CalendarDate | null,
-): CalendarDate | null {
+export function earlier(a: CalendarDate | null, b: CalendarDate | null): CalendarDate | null {
   if (a === null) return b;
   if (b === null) return a;
   return a <= b ? a : b;

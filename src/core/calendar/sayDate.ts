@@ -1,15 +1,7 @@
 import { type CalendarDate, dayNumber, daysBetween } from './calendarDate';
 
 const WEEKDAYS = ['Sun', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat'] as const;
-const FULL_WEEKDAYS = [
-  'Sunday',
-  'Monday',
-  'Tuesday',
-  'Wednesday',
-  'Thursday',
-  'Friday',
-  'Saturday',
-] as const;
+const FULL_WEEKDAYS = ['Sunday', 'Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday'] as const;
 const MONTHS = [
   'January',
   'February',
@@ -70,6 +62,7 @@ export function sayDaysLeft(days: number): string {
   if (days === 0) return 'last day';
   if (days === 1) return '1 day left';
   if (days === -1) return '1 day ago';
+  if (days <= -60) return `${Math.floor(-days / 30)} months ago`;
   if (days < 0) return `${-days} days ago`;
   if (days < 60) return `${days} days`;
   return `${Math.floor(days / 30)} months`;

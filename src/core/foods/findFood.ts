@@ -13,8 +13,7 @@ export interface FoodIndex<F extends NamedFood = Food> {
 }
 
 export type FoundFood<F extends NamedFood> =
-  | { found: F }
-  | { found: null; candidates: F[]; reason: 'ambiguous' | 'unknown' };
+  { found: F } | { found: null; candidates: F[]; reason: 'ambiguous' | 'unknown' };
 
 /** Builds the index once per set of foods; earlier foods win a shared key (the reference check refuses those). */
 export function indexFoods<F extends NamedFood>(foods: readonly F[]): FoodIndex<F> {

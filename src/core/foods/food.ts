@@ -58,6 +58,9 @@ export interface Food {
   };
   freezingPointC: number;
   densityKgPerL: number;
+  /** Guidance the keeping figures follow. */
   source: string;
+  /** Where the composition comes from. */
+  compositionSource: string;
   note: string;
 }

@@ -6,12 +6,7 @@ const singularOf = new Map<string, string>();
 function plainWord(word: string): string {
   let plain = singularOf.get(word);
   if (plain === undefined) {
-    plain = pluralize.singular(
-      word
-        .normalize('NFD')
-        .replace(/\p{M}/gu, '')
-        .toLowerCase(),
-    );
+    plain = pluralize.singular(word.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase());
     if (singularOf.size < 20_000) singularOf.set(word, plain);
   }
   return plain;

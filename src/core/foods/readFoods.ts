@@ -20,6 +20,16 @@ function readComposition(row: RowReader): Food['composition'] {
   return composition;
 }
 
+/** "chart; composition: approximate, after …" as its two sources. */
+function readSources(cell: string): Pick<Food, 'source' | 'compositionSource'> {
+  const parts = cell.split(';').map((part) => part.trim());
+  const isComposition = (part: string): boolean => part.startsWith('composition:');
+  return {
+    source: parts.filter((part) => !isComposition(part)).join('; '),
+    compositionSource: parts.filter(isComposition).join('; ').replace('composition: ', ''),
+  };
+}
+
 function readFood(row: RowReader, classes: ReadonlyMap<string, OutageClass>): Food {
   const outageClass = row.needed('outage_class');
   const found = classes.get(outageClass);
@@ -69,7 +79,7 @@ function readFood(row: RowReader, classes: ReadonlyMap<string, OutageClass>): Fo
     composition: readComposition(row),
     freezingPointC: row.neededNumber('freezing_point_c', -60, -0.05),
     densityKgPerL: row.neededNumber('density_kg_per_l', 0.01, 3),
-    source: row.needed('source'),
+    ...readSources(row.needed('source')),
     note: row.text('note'),
   };
 }

@@ -4,7 +4,10 @@ import { type KeepingState, notAfter, setDates } from './keepingState';
 const COUNTER_SOURCE = 'FoodSafety.gov: two hours out of the cold, one above 32 °C';
 
 /** The governing date, and only it, moved to `limit` at most. */
-function capGoverning(state: KeepingState, limit: CalendarDate): { useBy: CalendarDate | null; bestBy: CalendarDate } {
+function capGoverning(
+  state: KeepingState,
+  limit: CalendarDate,
+): { useBy: CalendarDate | null; bestBy: CalendarDate } {
   if (state.useBy !== null) return { useBy: notAfter(state.useBy, limit), bestBy: state.bestBy };
   return { useBy: null, bestBy: notAfter(state.bestBy, limit) ?? limit };
 }

@@ -22,7 +22,7 @@ const WRAP_WORDS: Record<Wrap, string> = {
 };
 
 /** Months a food keeps its quality at −18 °C in this wrap (K5): tight wraps the longest figure, loose the shortest. */
-export function monthsInWrap(food: Food, wrap: Wrap): number {
+function monthsInWrap(food: Food, wrap: Wrap): number {
   const least = food.freezerMonthsMin ?? 0;
   const most = food.freezerMonthsMax ?? least;
   switch (wrap) {
@@ -104,7 +104,12 @@ export function frozenDates(state: KeepingState, { food, conditions }: KeepingCa
   state.celsius = conditions.freezerC;
   if (limit) noteRule(state, 'K5', limit.says, food.source);
   if (food.freezeFit === 'poor') {
-    noteRule(state, 'K5', `It suffers from freezing: for cooking only afterwards. ${food.note}`.trim(), food.source);
+    noteRule(
+      state,
+      'K5',
+      `It suffers from freezing: for cooking only afterwards. ${food.note}`.trim(),
+      food.source,
+    );
   }
   if (rate > 1) {
     noteRule(
@@ -119,6 +124,9 @@ export function frozenDates(state: KeepingState, { food, conditions }: KeepingCa
 /** "3½ months", "1 month", "2.1 months". */
 export function sayMonths(months: number): string {
   const rounded = Math.round(months * 10) / 10;
-  const text = Number.isInteger(rounded * 2) && !Number.isInteger(rounded) ? `${Math.floor(rounded) || ''}½` : `${rounded}`;
+  const text =
+    Number.isInteger(rounded * 2) && !Number.isInteger(rounded)
+      ? `${Math.floor(rounded) || ''}½`
+      : `${rounded}`;
   return rounded === 1 ? '1 month' : `${text} months`;
 }

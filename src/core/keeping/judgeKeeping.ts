@@ -19,8 +19,7 @@ import { isStart, START_WORDS, startDates } from './startDates';
 import { chilledRate } from './spoilageRate';
 import { thawedDates, thawingDates } from './thawedDates';
 
-export const BANDS = ['settled', 'soon', 'today', 'past'] as const;
-export type Band = (typeof BANDS)[number];
+export type Band = 'settled' | 'soon' | 'today' | 'past';
 export type Verdict = 'eat' | 'look-first' | 'discard';
 
 /** All that the history says, whatever day it is. Kept with the package; {@link keepingOn} adds today. */
@@ -161,8 +160,10 @@ export function judgeKeeping(
   if (conditions.printed) printedDates(state, kase, conditions.printed);
   for (const event of rest) {
     if (event.on > today) throw new Refusal('K2', `${event.on} is still to come.`);
-    if (event.on < state.startOn) throw new Refusal('K2', `${event.on} is before the food came in, ${state.startOn}.`);
-    if (event.on < state.lastOn) throw new Refusal('K2', `${event.on} is before what happened on ${state.lastOn}.`);
+    if (event.on < state.startOn)
+      throw new Refusal('K2', `${event.on} is before the food came in, ${state.startOn}.`);
+    if (event.on < state.lastOn)
+      throw new Refusal('K2', `${event.on} is before what happened on ${state.lastOn}.`);
     state = tell(state, kase, event);
     state.lastOn = event.on;
   }

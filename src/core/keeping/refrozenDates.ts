@@ -15,7 +15,11 @@ const MOST_COUNTER_MINUTES = 120;
  *
  * @throws Refusal K8 when it was not thawed, thawed another way, is past its use by or stood out too long
  */
-export function refrozenDates(state: KeepingState, { food, conditions }: KeepingCase, on: CalendarDate): void {
+export function refrozenDates(
+  state: KeepingState,
+  { food, conditions }: KeepingCase,
+  on: CalendarDate,
+): void {
   if (state.thawed === null || state.state === 'frozen') {
     throw new Refusal('K8', 'It was not thawed, so it cannot be frozen again.');
   }
@@ -23,7 +27,10 @@ export function refrozenDates(state: KeepingState, { food, conditions }: Keeping
     throw new Refusal('K8', 'It was not thawed in the fridge. Cook it first; the cooked dish may be frozen.');
   }
   if (state.useBy !== null && on > state.useBy) {
-    throw new Refusal('K8', `Its use by was ${sayPlainDate(state.useBy)}: too late to freeze again, throw it out.`);
+    throw new Refusal(
+      'K8',
+      `Its use by was ${sayPlainDate(state.useBy)}: too late to freeze again, throw it out.`,
+    );
   }
   if (food.controlled && state.counterMinutes > MOST_COUNTER_MINUTES) {
     throw new Refusal('K8', 'It stood out of the cold for over 2 hours: it must not be frozen again.');

@@ -13,7 +13,13 @@ const METHOD_WORDS: Record<ThawMethod, string> = {
 };
 
 /** Writes the dates of a package thawed on a day by a method (K6). */
-function wake(state: KeepingState, { food, conditions }: KeepingCase, on: CalendarDate, method: ThawMethod, rule: string): void {
+function wake(
+  state: KeepingState,
+  { food, conditions }: KeepingCase,
+  on: CalendarDate,
+  method: ThawMethod,
+  rule: string,
+): void {
   state.thawed = { on, method };
   state.celsius = conditions.fridgeC;
   const rate = chilledRate(state.celsius);
@@ -29,7 +35,13 @@ function wake(state: KeepingState, { food, conditions }: KeepingCase, on: Calend
     return;
   }
   if (method !== 'fridge') {
-    setDates(state, rule, { useBy: on, bestBy: on }, `Thawed ${METHOD_WORDS[method]}: cook it at once.`, food.source);
+    setDates(
+      state,
+      rule,
+      { useBy: on, bestBy: on },
+      `Thawed ${METHOD_WORDS[method]}: cook it at once.`,
+      food.source,
+    );
     return;
   }
   const figure = slowedDays(food.thawedDays ?? 1, rate);
@@ -65,7 +77,12 @@ export function thawingDates(state: KeepingState, kase: KeepingCase, on: Calenda
  *
  * @throws Refusal K6 when it is not frozen or thawing, or the method is not for a controlled food
  */
-export function thawedDates(state: KeepingState, kase: KeepingCase, on: CalendarDate, method: ThawMethod): void {
+export function thawedDates(
+  state: KeepingState,
+  kase: KeepingCase,
+  on: CalendarDate,
+  method: ThawMethod,
+): void {
   if (state.state === 'chilled') throw new Refusal('K6', 'It is not frozen, so there is nothing to thaw.');
   if (method === 'metal' && kase.food.controlled) {
     throw new Refusal(

@@ -10,7 +10,8 @@ function cookTo(food: Food): string | null {
     const minced = food.fridgeDaysMax !== null && food.fridgeDaysMax <= 2;
     return minced ? 'cook to 71 °C' : 'cook to 63 °C, rest 3 min';
   }
-  if (food.group === 'leftovers' || food.group === 'soup-sauce' || food.group === 'cooked-meat') return 'reheat to 74 °C';
+  if (food.group === 'leftovers' || food.group === 'soup-sauce' || food.group === 'cooked-meat')
+    return 'reheat to 74 °C';
   return null;
 }
 

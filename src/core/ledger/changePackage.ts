@@ -17,7 +17,7 @@ interface OnPackage {
  */
 export function movePackage(command: OnPackage & { zone: string | null }, world: World): LedgerEvent[] {
   const before = presentPackage(world, command.package, command.version);
-  const name = world.food(before.foodId).name;
+  const name = before.called;
   if (command.zone === before.zoneId) throw new Refusal('place', 'It lies there already.');
   if (command.zone === null) {
     const after = { ...before, zoneId: null, counterSince: world.at, version: before.version + 1 };
@@ -32,14 +32,21 @@ export function movePackage(command: OnPackage & { zone: string | null }, world:
   }
   const events = [...counterOf(before, world), ...warmthOf(zone, before.celsius, world)];
   const after = withEvents(before, events, world, { zoneId: zone.id, counterSince: null });
-  return [{ type: 'package.moved', before, after, says: `${name} ${before.code} moved to ${zone.name}, ${zone.applianceName}.` }];
+  return [
+    {
+      type: 'package.moved',
+      before,
+      after,
+      says: `${name} ${before.code} moved to ${zone.name}, ${zone.applianceName}.`,
+    },
+  ];
 }
 
 /** Opens a package (K4). @throws Refusal when it is open already */
 export function openPackage(command: OnPackage, world: World): LedgerEvent[] {
   const before = presentPackage(world, command.package, command.version);
   const after = withEvents(before, [{ did: 'opened', on: world.today }], world);
-  return [{ type: 'package.opened', before, after, says: `Opened ${world.food(before.foodId).name} ${before.code}.` }];
+  return [{ type: 'package.opened', before, after, says: `Opened ${before.called} ${before.code}.` }];
 }
 
 /** Freezes a package into a freezer zone (K5), or again after thawing (K8). @throws Refusal with the rule */
@@ -55,8 +62,11 @@ export function freezePackage(command: OnPackage & { zone: string }, world: Worl
     { zoneId: zone.id, counterSince: null, wrap: before.wrap ?? 'zip-bag' },
   );
   const warmth = warmthOf(zone, frozen.celsius, world);
-  const after = warmth.length === 0 ? frozen : { ...withEvents(frozen, warmth, world), version: frozen.version };
-  return [{ type: 'package.frozen', before, after, says: `Froze ${world.food(before.foodId).name} ${before.code} in ${zone.name}.` }];
+  const after =
+    warmth.length === 0 ? frozen : { ...withEvents(frozen, warmth, world), version: frozen.version };
+  return [
+    { type: 'package.frozen', before, after, says: `Froze ${before.called} ${before.code} in ${zone.name}.` },
+  ];
 }
 
 /**
@@ -69,22 +79,37 @@ export function thawPackage(
   world: World,
 ): LedgerEvent[] {
   const before = presentPackage(world, command.package, command.version);
-  const name = world.food(before.foodId).name;
+  const name = before.called;
   if (command.method !== 'fridge') {
     const after = withEvents(before, [{ did: 'thawed', on: world.today, method: command.method }], world, {
       zoneId: null,
       counterSince: world.at,
     });
-    return [{ type: 'package.thawed', before, after, says: `${name} ${before.code} thawed; it is on the counter.` }];
+    return [
+      { type: 'package.thawed', before, after, says: `${name} ${before.code} thawed; it is on the counter.` },
+    ];
   }
   if (command.zone === null) throw new Refusal('place', 'Which fridge zone shall it thaw in?');
   const zone = world.zone(command.zone);
   if (zone.cold !== 'fridge') throw new Refusal('place', `${zone.name} is not in a fridge.`);
-  const thawing = withEvents(before, [...counterOf(before, world), { did: 'thawing', on: world.today }], world, {
-    zoneId: zone.id,
-    counterSince: null,
-  });
+  const thawing = withEvents(
+    before,
+    [...counterOf(before, world), { did: 'thawing', on: world.today }],
+    world,
+    {
+      zoneId: zone.id,
+      counterSince: null,
+    },
+  );
   const warmth = warmthOf(zone, thawing.celsius, world);
-  const after = warmth.length === 0 ? thawing : { ...withEvents(thawing, warmth, world), version: thawing.version };
-  return [{ type: 'package.thawed', before, after, says: `${name} ${before.code} moved down to ${zone.name} to thaw.` }];
+  const after =
+    warmth.length === 0 ? thawing : { ...withEvents(thawing, warmth, world), version: thawing.version };
+  return [
+    {
+      type: 'package.thawed',
+      before,
+      after,
+      says: `${name} ${before.code} moved down to ${zone.name} to thaw.`,
+    },
+  ];
 }

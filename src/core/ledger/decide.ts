@@ -34,6 +34,9 @@ export function decide(command: Command, world: World, past: PastCommand | null)
     case 'package.discard':
       return { lots: [], events: discardPackage(command, world) };
     case 'ledger.undo':
-      return { lots: [], events: undoCommand(past ?? { says: '', undone: false, events: [] }, world.package) };
+      return {
+        lots: [],
+        events: undoCommand(past ?? { says: '', undone: false, events: [] }, world.package),
+      };
   }
 }

@@ -21,6 +21,8 @@ export type Form = (typeof FORMS)[number];
 /** One line of a haul as it is stored: what came in, how it is split, where it goes. */
 export interface IntakeLine {
   food: string;
+  /** The cook's own word for it, as on the label; empty: the food's name. */
+  called: string;
   amount: number;
   unit: AmountUnit;
   packs: number;

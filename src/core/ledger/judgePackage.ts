@@ -7,7 +7,17 @@ import type { World } from './world';
 /** What a package is before its dates are known. */
 export type UndatedPackage = Omit<
   Package,
-  'state' | 'startOn' | 'openedOn' | 'useBy' | 'bestBy' | 'governingDate' | 'governingKind' | 'condemned' | 'celsius' | 'counterMinutes' | 'trail'
+  | 'state'
+  | 'startOn'
+  | 'openedOn'
+  | 'useBy'
+  | 'bestBy'
+  | 'governingDate'
+  | 'governingKind'
+  | 'condemned'
+  | 'celsius'
+  | 'counterMinutes'
+  | 'trail'
 >;
 
 /**

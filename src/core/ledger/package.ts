@@ -3,7 +3,14 @@ import type { HistoryEvent, PackageState, PrintedDate, TrailLine, Wrap } from '.
 import type { AmountUnit } from '../units/sayAmount';
 import type { Form } from './intakeLine';
 
-export const DISCARD_REASONS = ['past-date', 'spoiled', 'freezer-burnt', 'power-cut', 'unwanted', 'unknown'] as const;
+export const DISCARD_REASONS = [
+  'past-date',
+  'spoiled',
+  'freezer-burnt',
+  'power-cut',
+  'unwanted',
+  'unknown',
+] as const;
 export type DiscardReason = (typeof DISCARD_REASONS)[number];
 
 /** How a package left the store. */
@@ -14,6 +21,8 @@ export interface Package {
   id: string;
   lotId: string;
   foodId: string;
+  /** The name on the label. */
+  called: string;
   code: string;
   amount: number;
   unit: AmountUnit;

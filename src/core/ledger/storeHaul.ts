@@ -19,7 +19,10 @@ function checkLine(line: IntakeLine, world: World): void {
   if (line.packs > line.amount) {
     throw new Refusal('portions', `${sayAmount(line.amount, line.unit)} does not make ${line.packs} packs.`);
   }
-  if (line.printed && Number(line.printed.date.slice(0, 4)) > Number(world.today.slice(0, 4)) + FURTHEST_PRINTED) {
+  if (
+    line.printed &&
+    Number(line.printed.date.slice(0, 4)) > Number(world.today.slice(0, 4)) + FURTHEST_PRINTED
+  ) {
     throw new Refusal('printed', `A printed date of ${sayPlainDate(line.printed.date)} cannot be right.`);
   }
 }
@@ -40,7 +43,10 @@ function checkPlace(line: IntakeLine, frozen: boolean, world: World): void {
     throw new Refusal('place', `${zone.name} is in a fridge; frozen food goes to a freezer zone.`);
   }
   if (!frozen && zone.cold === 'freezer') {
-    throw new Refusal('place', `${zone.name} is in a freezer; say “frozen” with the day, or choose a fridge zone.`);
+    throw new Refusal(
+      'place',
+      `${zone.name} is in a freezer; say “frozen” with the day, or choose a fridge zone.`,
+    );
   }
 }
 
@@ -67,6 +73,7 @@ function storeLine(line: IntakeLine, world: World): { lot: Lot; events: LedgerEv
       id: world.newId(),
       lotId: lot.id,
       foodId: food.id,
+      called: line.called || food.name,
       code: world.newCode(),
       amount,
       unit: line.unit,
@@ -88,7 +95,12 @@ function storeLine(line: IntakeLine, world: World): { lot: Lot; events: LedgerEv
       warmth.length === 0
         ? dated
         : judgePackage({ ...undated, history: [...undated.history, ...warmth] }, world);
-    return { type: 'package.stored', before: null, after, says: `${food.name} ${sayAmount(amount, line.unit)} stored as ${after.code}.` };
+    return {
+      type: 'package.stored',
+      before: null,
+      after,
+      says: `${after.called} ${sayAmount(amount, line.unit)} stored as ${after.code}.`,
+    };
   });
   return { lot, events };
 }
@@ -98,7 +110,10 @@ function storeLine(line: IntakeLine, world: World): { lot: Lot; events: LedgerEv
  *
  * @throws Refusal with the rule and, from the second line on, the line's number; nothing of the haul is stored then
  */
-export function storeHaul(lines: readonly IntakeLine[], world: World): { lots: Lot[]; events: LedgerEvent[] } {
+export function storeHaul(
+  lines: readonly IntakeLine[],
+  world: World,
+): { lots: Lot[]; events: LedgerEvent[] } {
   const lots: Lot[] = [];
   const events: LedgerEvent[] = [];
   lines.forEach((line, at) => {
@@ -107,7 +122,8 @@ export function storeHaul(lines: readonly IntakeLine[], world: World): { lots: L
       lots.push(stored.lot);
       events.push(...stored.events);
     } catch (error) {
-      if (error instanceof Refusal && lines.length > 1) throw new Refusal(error.rule, `Line ${at + 1}: ${error.says}`);
+      if (error instanceof Refusal && lines.length > 1)
+        throw new Refusal(error.rule, `Line ${at + 1}: ${error.says}`);
       throw error;
     }
   });

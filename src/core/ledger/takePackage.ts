@@ -19,7 +19,8 @@ function reduced(
     throw new Refusal('amount', `There are only ${sayAmount(before.amount, before.unit)} in ${before.code}.`);
   }
   const rest = before.amount - amount;
-  const priceMinor = before.priceMinor === null ? null : Math.round((before.priceMinor * rest) / before.amount);
+  const priceMinor =
+    before.priceMinor === null ? null : Math.round((before.priceMinor * rest) / before.amount);
   return { ...before, amount: rest, priceMinor, version };
 }
 
@@ -42,7 +43,9 @@ export function takePackage(
     throw new Refusal('K2', `${before.code} is past its use by: it is not for eating. Bin it.`);
   }
   const after = reduced(before, command.amount, 'taken', null, world);
-  return [{ type: 'package.taken', before, after, says: `Took ${sayPart(before, command.amount, world.food(before.foodId).name)}.` }];
+  return [
+    { type: 'package.taken', before, after, says: `Took ${sayPart(before, command.amount, before.called)}.` },
+  ];
 }
 
 /** Throws a package out, all of it or a part, for a reason. Throws as {@link takePackage}. */
@@ -57,12 +60,12 @@ export function discardPackage(
       type: 'package.discarded',
       before,
       after,
-      says: `Binned ${sayPart(before, command.amount, world.food(before.foodId).name)}: ${DISCARD_WORDS[command.reason]}.`,
+      says: `Binned ${sayPart(before, command.amount, before.called)}: ${DISCARD_WORDS[command.reason]}.`,
     },
   ];
 }
 
-export const DISCARD_WORDS: Record<DiscardReason, string> = {
+const DISCARD_WORDS: Record<DiscardReason, string> = {
   'past-date': 'past its date',
   spoiled: 'spoiled',
   'freezer-burnt': 'freezer burnt',

@@ -27,7 +27,13 @@ export function undoCommand(past: PastCommand, present: (id: string) => Package)
     const version = now.version + 1;
     const restored: Package = before
       ? { ...before, version }
-      : { ...now, gone: { how: 'undone', on: now.startOn, reason: null }, zoneId: null, counterSince: null, version };
+      : {
+          ...now,
+          gone: { how: 'undone', on: now.startOn, reason: null },
+          zoneId: null,
+          counterSince: null,
+          version,
+        };
     return { type: 'package.undone', before: now, after: restored, says: `Undone: ${past.says}` };
   });
 }

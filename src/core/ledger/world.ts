@@ -36,6 +36,10 @@ export class StaleVersion extends Error {
 export function presentPackage(world: World, id: string, version: number): Package {
   const found = world.package(id);
   if (found.version !== version) throw new StaleVersion(found);
-  if (found.gone) throw new Refusal('gone', `${found.code} is not in the store any more (${found.gone.how} ${found.gone.on}).`);
+  if (found.gone)
+    throw new Refusal(
+      'gone',
+      `${found.code} is not in the store any more (${found.gone.how} ${found.gone.on}).`,
+    );
   return found;
 }

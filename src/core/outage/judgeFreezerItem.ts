@@ -39,7 +39,8 @@ function verdict(
     evidence,
     certainty,
     says: `${WORDS[given]}${extra}${note}`,
-    source: rule === 'O4b' && (given === 'keep' || given === 'check') ? LIMIT_SOURCE : item.outageClass.source,
+    source:
+      rule === 'O4b' && (given === 'keep' || given === 'check') ? LIMIT_SOURCE : item.outageClass.source,
   };
 }
 
@@ -48,7 +49,13 @@ function icy(item: CutItem, rule: string, evidence: string, certainty: Certainty
 }
 
 /** The thawed verdict; a `discard` with hours becomes cook now when readings prove fewer (O3). */
-function thawed(item: CutItem, rule: string, evidence: string, certainty: Certainty, proof: Evidence | null): ItemVerdict {
+function thawed(
+  item: CutItem,
+  rule: string,
+  evidence: string,
+  certainty: Certainty,
+  proof: Evidence | null,
+): ItemVerdict {
   const { freezerThawedVerdict: given, freezerThawedLimitHours: limit } = item.outageClass;
   if (given === 'discard' && limit !== null && proof?.air && proof.air.above < limit) {
     return verdict(

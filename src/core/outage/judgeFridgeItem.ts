@@ -51,7 +51,13 @@ function judgeClock(item: CutItem, appliance: CutAppliance, hours: number): Item
       source: outageClass.source,
     };
   }
-  return { ...base, verdict: 'keep', certainty: 'published', says: 'Keep it, door shut.', source: LIMIT_SOURCE };
+  return {
+    ...base,
+    verdict: 'keep',
+    certainty: 'published',
+    says: 'Keep it, door shut.',
+    source: LIMIT_SOURCE,
+  };
 }
 
 /**

@@ -22,8 +22,10 @@ export function judgeOutage(
       const times = cutTimes(appliance, now);
       const nowMs = Date.parse(now);
       if (times.fromMs > nowMs) throw new Refusal('outage', `${appliance.id}: the cut begins after now.`);
-      if (times.hours < 0) throw new Refusal('outage', `${appliance.id}: the power came back before it went.`);
-      if (times.endMs > nowMs) throw new Refusal('outage', `${appliance.id}: the power comes back after now.`);
+      if (times.hours < 0)
+        throw new Refusal('outage', `${appliance.id}: the power came back before it went.`);
+      if (times.endMs > nowMs)
+        throw new Refusal('outage', `${appliance.id}: the power comes back after now.`);
       if (appliance.readings.some(({ at }) => Date.parse(at) > nowMs)) {
         throw new Refusal('outage', `${appliance.id}: a reading lies after now.`);
       }

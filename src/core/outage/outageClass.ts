@@ -1,15 +1,7 @@
 /** Power-cut classes. Figures: data/outage.csv, after public outage charts. */
 
-export const VERDICTS = [
-  'keep',
-  'eat-soon',
-  'check',
-  'refreeze',
-  'refreeze-quality-loss',
-  'cook-now',
-  'discard',
-] as const;
-export type OutageVerdict = (typeof VERDICTS)[number];
+export type OutageVerdict =
+  'keep' | 'eat-soon' | 'check' | 'refreeze' | 'refreeze-quality-loss' | 'cook-now' | 'discard';
 
 /** What the tables may say of frozen food that softened. */
 export const FREEZER_VERDICTS = ['refreeze', 'refreeze-quality-loss', 'discard'] as const;

@@ -15,7 +15,10 @@ export function readOutageClasses(
     const fridgeThresholdC = row.number('fridge_threshold_c', -5, 30);
     const fridgeLimitHours = row.number('fridge_limit_hours', 0, 240);
     if ((fridgeVerdict === 'discard') !== (fridgeThresholdC !== null && fridgeLimitHours !== null)) {
-      row.fault('fridge_threshold_c', 'threshold and hours stand where the class is discarded, and only there');
+      row.fault(
+        'fridge_threshold_c',
+        'threshold and hours stand where the class is discarded, and only there',
+      );
     }
     const freezerThawedVerdict = row.choice('freezer_thawed_verdict', FREEZER_VERDICTS);
     const freezerThawedLimitHours = row.number('freezer_thawed_limit_hours', 0, 240);

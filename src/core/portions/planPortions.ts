@@ -66,16 +66,16 @@ function packCount({ food, totalG, plan }: PortionRequest): number {
  * @param grams of food in the bag
  * @param densityKgPerL of the food
  */
-export function flatThicknessMm(
+function flatThicknessMm(
   grams: number,
   densityKgPerL: number,
   bag: { lengthMm: number; widthMm: number },
 ): number {
-  return (grams / densityKgPerL) * 1000 / (bag.lengthMm * bag.widthMm * BAG_FILL);
+  return ((grams / densityKgPerL) * 1000) / (bag.lengthMm * bag.widthMm * BAG_FILL);
 }
 
 /** Spreads packs over days so that no day takes more than the limit; a pack over it has a day of its own. */
-export function freezeInDays(
+function freezeInDays(
   amounts: readonly number[],
   limitG: number,
 ): { day: number; packs: number; grams: number }[] {
@@ -125,8 +125,10 @@ function groupPacks(
 export function planPortions(request: PortionRequest): PortionAnswer {
   const { totalG, plan, priceMinor, food } = request;
   const count = packCount(request);
-  if (count > MOST_PACKS) throw new Refusal('portions', `${count} packs are more than the ${MOST_PACKS} a lot may have.`);
-  if (count > totalG) throw new Refusal('portions', `${totalG} g do not make ${count} packs of a gram or more.`);
+  if (count > MOST_PACKS)
+    throw new Refusal('portions', `${count} packs are more than the ${MOST_PACKS} a lot may have.`);
+  if (count > totalG)
+    throw new Refusal('portions', `${totalG} g do not make ${count} packs of a gram or more.`);
   const amounts = splitEvenly(totalG, count);
   const forms =
     'parts' in plan
@@ -136,14 +138,26 @@ export function planPortions(request: PortionRequest): PortionAnswer {
   const packs = groupPacks(request, amounts, prices, forms);
   const warnings: PortionAnswer['warnings'] = [];
   if (packs.some((pack) => (pack.thicknessMm ?? 0) > THICK_MM)) {
-    warnings.push({ rule: 'portions', says: `A flat pack over ${THICK_MM} mm freezes and thaws like a block: use a larger bag or more packs.` });
+    warnings.push({
+      rule: 'portions',
+      says: `A flat pack over ${THICK_MM} mm freezes and thaws like a block: use a larger bag or more packs.`,
+    });
   }
   if (food.freezeFit === 'no' || food.freezeFit === 'poor') {
-    warnings.push({ rule: 'K5', says: food.freezeFit === 'no' ? `${food.name} does not freeze well.` : `${food.name} suffers from freezing: for cooking only.` });
+    warnings.push({
+      rule: 'K5',
+      says:
+        food.freezeFit === 'no'
+          ? `${food.name} does not freeze well.`
+          : `${food.name} suffers from freezing: for cooking only.`,
+    });
   }
   const limitG = request.freezerL === null ? null : FREEZE_IN_G_PER_L * request.freezerL;
   if (limitG !== null && amounts.some((grams) => grams > limitG)) {
-    warnings.push({ rule: 'freeze-in', says: `One pack is more than the ${Math.round(limitG)} g this freezer takes in a day: make smaller packs.` });
+    warnings.push({
+      rule: 'freeze-in',
+      says: `One pack is more than the ${Math.round(limitG)} g this freezer takes in a day: make smaller packs.`,
+    });
   }
   const neighbours = [count - 1, count + 1].filter((n) => n >= 1 && n <= Math.min(totalG, MOST_PACKS));
   return {

@@ -13,7 +13,11 @@ const DETAIL_WORDS = [
  * Ways to finish the line at its end: foods while only the food stands there, zones after `>`, else the words of the
  * line. Each is the whole line as it would then read, best first.
  */
-export function completeQuickLine<F extends NamedFood>(text: string, vocabulary: QuickVocabulary<F>, most = 6): string[] {
+export function completeQuickLine<F extends NamedFood>(
+  text: string,
+  vocabulary: QuickVocabulary<F>,
+  most = 6,
+): string[] {
   const place = /^(.*[>→]\s*)([^>→/@,]*)$/.exec(text);
   if (place) {
     const [, lead = '', typed = ''] = place;

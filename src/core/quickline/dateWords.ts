@@ -1,7 +1,8 @@
 import { GB } from 'chrono-node/en';
 import { addDays, type CalendarDate } from '../calendar/calendarDate';
 
-const LOOKS_LIKE_DATE = /^\d{1,4}([./-]\d{1,2}([./-]\d{1,4})?|\s*(st|nd|rd|th)?\s+(jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec))/i;
+const LOOKS_LIKE_DATE =
+  /^\d{1,4}([./-]\d{1,2}([./-]\d{1,4})?|\s*(st|nd|rd|th)?\s+(jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec))/i;
 
 /** A date at the very front of a text, with how much of the text it took. */
 export type ReadDate = { date: CalendarDate; length: number } | { missing: true; length: number } | null;

@@ -19,7 +19,7 @@ class Draft {
   readonly parts: QuickPart[] = [];
   readonly faults: QuickFault[] = [];
   amount: { amount: number; unit: 'g' | 'ml' | 'pc' } | null = null;
-  line: Omit<IntakeLine, 'food' | 'amount' | 'unit' | 'start'> = {
+  line: Omit<IntakeLine, 'food' | 'called' | 'amount' | 'unit' | 'start'> = {
     packs: 1,
     form: null,
     wrap: null,
@@ -72,8 +72,10 @@ const readPacks: Reader = (draft, token, at) => {
     return 1;
   }
   const packs = numberOf(count);
-  if (!Number.isInteger(packs) || packs < 1) draft.fault(token, count.to, 'Packs are counted in whole numbers from 1.');
-  else if (packs > MOST_PACKS) draft.fault(token, count.to, `${packs} packs in one line: ${MOST_PACKS} at most.`);
+  if (!Number.isInteger(packs) || packs < 1)
+    draft.fault(token, count.to, 'Packs are counted in whole numbers from 1.');
+  else if (packs > MOST_PACKS)
+    draft.fault(token, count.to, `${packs} packs in one line: ${MOST_PACKS} at most.`);
   else {
     draft.line.packs = packs;
     draft.part('packs', token, count.to, packs === 1 ? 'one pack' : `${packs} packs`);
@@ -130,7 +132,12 @@ const readAmountWords: Reader = (draft, token, at) => {
   else if (draft.amount) draft.fault(token, to, 'A second amount: which one is right?');
   else {
     draft.amount = read;
-    draft.part('amount', token, to, read.unit === 'pc' ? `${read.amount} pieces` : sayAmount(read.amount, read.unit));
+    draft.part(
+      'amount',
+      token,
+      to,
+      read.unit === 'pc' ? `${read.amount} pieces` : sayAmount(read.amount, read.unit),
+    );
   }
   return used;
 };
@@ -150,24 +157,43 @@ const readPlace: Reader = (draft, token, at) => {
   const to = words[read.words - 1]?.to ?? token.to;
   if ('zone' in read) {
     draft.line.zone = read.zone?.id ?? null;
-    draft.part('place', token, to, read.zone ? `to ${read.zone.name}, ${read.zone.appliance}` : 'stays on the counter');
+    draft.part(
+      'place',
+      token,
+      to,
+      read.zone ? `to ${read.zone.name}, ${read.zone.appliance}` : 'stays on the counter',
+    );
   } else {
     const names = read.candidates.map((zone) => `> ${zone.name} ${zone.appliance}`);
-    draft.fault(token, to, words.length === 0 ? 'Which zone?' : names.length > 0 ? 'Several zones are called that.' : 'There is no such zone.', names.slice(0, 6));
+    draft.fault(
+      token,
+      to,
+      words.length === 0
+        ? 'Which zone?'
+        : names.length > 0
+          ? 'Several zones are called that.'
+          : 'There is no such zone.',
+      names.slice(0, 6),
+    );
   }
   return 1 + read.words;
 };
 
 const readPrinted: Reader = (draft, token, at) => {
   const second = draft.tokens[at + 1];
-  const kind = PRINTED_WORDS[`${token.lower} ${second?.lower ?? ''}`] ?? PRINTED_WORDS[token.lower.replace('-', ' ')];
+  const kind =
+    PRINTED_WORDS[`${token.lower} ${second?.lower ?? ''}`] ?? PRINTED_WORDS[token.lower.replace('-', ' ')];
   if (!kind) return 0;
   const lead = token.lower.includes('-') ? token : (second ?? token);
   const used = lead === token ? 1 : 2;
   const read = dateWords(draft.text.slice(lead.to), draft.vocabulary.today, 'ahead');
   if (!read || 'missing' in read) {
     const to = lead.to + (read?.length ?? 0);
-    draft.fault(token, to, read ? 'That date does not exist.' : 'Which date is printed? Write it after: use by 3 dec.');
+    draft.fault(
+      token,
+      to,
+      read ? 'That date does not exist.' : 'Which date is printed? Write it after: use by 3 dec.',
+    );
     return used + draft.countTo(at + used, to);
   }
   const to = lead.to + read.length;
@@ -218,10 +244,22 @@ const readForm: Reader = (draft, token) => {
 };
 
 /** In the order in which they are tried; the first that takes a token keeps it. */
-const READERS: readonly Reader[] = [readPrinted, readPrice, readPacks, readPlace, readHappened, readAmountWords, readForm];
+const READERS: readonly Reader[] = [
+  readPrinted,
+  readPrice,
+  readPacks,
+  readPlace,
+  readHappened,
+  readAmountWords,
+  readForm,
+];
 
 function beginsDetail(token: QuickToken): boolean {
-  return token.kind !== 'word' || Object.hasOwn(HAPPENED_WORDS, token.lower) || /^(use|best|sell|freeze)(-by|-before)?$/.test(token.lower);
+  return (
+    token.kind !== 'word' ||
+    Object.hasOwn(HAPPENED_WORDS, token.lower) ||
+    /^(use|best|sell|freeze)(-by|-before)?$/.test(token.lower)
+  );
 }
 
 function readRest(draft: Draft, from: number): void {
@@ -252,7 +290,10 @@ function freezeByPlace(draft: Draft): void {
  * Reads one typed line: the food first, then in any order amount, packs, form, wrap, price, place, printed date and
  * what happened. Never throws; what is not understood comes back as faults with the stretch they stand at.
  */
-export function parseQuickLine<F extends NamedFood>(text: string, vocabulary: QuickVocabulary<F>): QuickReading {
+export function parseQuickLine<F extends NamedFood>(
+  text: string,
+  vocabulary: QuickVocabulary<F>,
+): QuickReading {
   const tokens = quickTokens(text);
   const draft = new Draft(text, tokens, vocabulary);
   const first = tokens[0];
@@ -260,25 +301,50 @@ export function parseQuickLine<F extends NamedFood>(text: string, vocabulary: Qu
   const read = readFoodWords(vocabulary.foods, tokens, beginsDetail);
   const lastOfFood = tokens[Math.max(0, read.tokens - 1)] ?? first;
   if (!('candidates' in read)) draft.part('food', first, lastOfFood.to, read.food.name);
-  else draft.fault(first, lastOfFood.to, read.says, read.candidates.map((food) => food.name));
+  else
+    draft.fault(
+      first,
+      lastOfFood.to,
+      read.says,
+      read.candidates.map((food) => food.name),
+    );
   readRest(draft, Math.max(1, read.tokens));
   freezeByPlace(draft);
   const given = draft.amount ?? { amount: draft.line.packs, unit: 'pc' as const };
   const amount = draft.each ? given.amount * draft.line.packs : given.amount;
   if (read.food !== null && amount < draft.line.packs) {
-    draft.fault(first, text.length, `${sayAmount(amount, given.unit)} does not make ${draft.line.packs} packs.`);
+    draft.fault(
+      first,
+      text.length,
+      `${sayAmount(amount, given.unit)} does not make ${draft.line.packs} packs.`,
+    );
   }
   const start = draft.start ?? { did: 'bought' as const, on: earliest(vocabulary.today, draft) };
-  if (read.food === null || draft.faults.length > 0) return { text, parts: draft.parts, faults: draft.faults, line: null };
+  if (read.food === null || draft.faults.length > 0)
+    return { text, parts: draft.parts, faults: draft.faults, line: null };
   return {
     text,
     parts: draft.parts,
     faults: [],
-    line: { ...draft.line, food: read.food.id, amount, unit: given.unit, start },
+    line: {
+      ...draft.line,
+      food: read.food.id,
+      called: sayCalled(text.slice(first.from, lastOfFood.to)),
+      amount,
+      unit: given.unit,
+      start,
+    },
   };
+}
+
+/** The cook's own word with a capital letter, as it stands on the label. */
+function sayCalled(typed: string): string {
+  return typed.charAt(0).toUpperCase() + typed.slice(1);
 }
 
 /** Without a word on when it came in: today, or the day it was opened or frozen if that is longer ago. */
 function earliest(today: string, { line }: Draft): string {
-  return [today, line.openedOn, line.frozenOn].filter((date): date is string => date !== null).sort()[0] ?? today;
+  return (
+    [today, line.openedOn, line.frozenOn].filter((date): date is string => date !== null).sort()[0] ?? today
+  );
 }

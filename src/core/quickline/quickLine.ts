@@ -3,19 +3,8 @@ import type { FoodIndex, NamedFood } from '../foods/findFood';
 import type { IntakeLine } from '../ledger/intakeLine';
 
 /** What a stretch of the typed line means. */
-export const MEANINGS = [
-  'food',
-  'amount',
-  'packs',
-  'form',
-  'wrap',
-  'price',
-  'place',
-  'printed',
-  'happened',
-  'unknown',
-] as const;
-export type Meaning = (typeof MEANINGS)[number];
+export type Meaning =
+  'food' | 'amount' | 'packs' | 'form' | 'wrap' | 'price' | 'place' | 'printed' | 'happened' | 'unknown';
 
 /** A stretch of the line, `from` and `to` as string offsets, with what was understood in words. */
 export interface QuickPart {

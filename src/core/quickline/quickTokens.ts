@@ -13,7 +13,14 @@ const TOKEN = /[/>@,→×+]|\d+(?:[.,]\d+)?(?!\d)%?|[\p{L}\p{M}'’-]+|[^\s]/gu;
 export function quickTokens(text: string): QuickToken[] {
   return [...text.matchAll(TOKEN)].map((match) => {
     const token = match[0];
-    const kind = /^\d/.test(token) && !token.endsWith('%') ? 'number' : /^[\p{L}\d]/u.test(token) ? 'word' : 'mark';
-    return { text: token, lower: token.toLowerCase(), kind, from: match.index, to: match.index + token.length };
+    const kind =
+      /^\d/.test(token) && !token.endsWith('%') ? 'number' : /^[\p{L}\d]/u.test(token) ? 'word' : 'mark';
+    return {
+      text: token,
+      lower: token.toLowerCase(),
+      kind,
+      from: match.index,
+      to: match.index + token.length,
+    };
   });
 }

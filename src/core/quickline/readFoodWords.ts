@@ -5,8 +5,7 @@ import type { QuickToken } from './quickTokens';
 const LONGEST_NAME = 8;
 
 export type ReadFood<F extends NamedFood> =
-  | { food: F; tokens: number }
-  | { food: null; tokens: number; candidates: F[]; says: string };
+  { food: F; tokens: number } | { food: null; tokens: number; candidates: F[]; says: string };
 
 /**
  * Reads the food at the front of the line: the longest run of words that is a name or alias; else everything up to
@@ -29,7 +28,8 @@ export function readFoodWords<F extends NamedFood>(
   }
   const end = tokens.findIndex(isEnd);
   const count = end < 0 ? tokens.length : end;
-  if (count === 0) return { food: null, tokens: 0, candidates: [], says: 'Begin with the food: trout 1.6 kg.' };
+  if (count === 0)
+    return { food: null, tokens: 0, candidates: [], says: 'Begin with the food: trout 1.6 kg.' };
   const found = findFood(index, phrase(count));
   if (!('candidates' in found)) return { food: found.found, tokens: count };
   const near = found.candidates.length > 0 ? found.candidates : nearestFoods(index, tokens[0]?.text ?? '');

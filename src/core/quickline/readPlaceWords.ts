@@ -3,8 +3,7 @@ import type { QuickZone } from './quickLine';
 
 /** How many of the words name a place, and which. `null` means the counter. */
 export type ReadPlace =
-  | { zone: QuickZone | null; words: number }
-  | { candidates: QuickZone[]; words: number };
+  { zone: QuickZone | null; words: number } | { candidates: QuickZone[]; words: number };
 
 function startsAll(wanted: string[], words: string[]): boolean {
   return wanted.every((want) => words.some((word) => word.startsWith(want)));

@@ -34,7 +34,7 @@ const UNITS: Readonly<Record<string, readonly [AmountUnit, number]>> = {
 };
 
 /** Weighs an amount above this, and somebody slipped a digit: 200 kg or litres, 2,000 pieces. */
-export const MOST_AMOUNT: Readonly<Record<AmountUnit, number>> = { g: 200_000, ml: 200_000, pc: 2_000 };
+const MOST_AMOUNT: Readonly<Record<AmountUnit, number>> = { g: 200_000, ml: 200_000, pc: 2_000 };
 
 /** True for a word that is a unit of amount. */
 export function isUnit(word: string): boolean {
@@ -43,7 +43,12 @@ export function isUnit(word: string): boolean {
 
 /** A number and unit word as whole grams, millilitres or pieces; no unit means pieces. `null` for an unknown unit. */
 export function readAmount(value: number, unit: string | null): { amount: number; unit: AmountUnit } | null {
-  const known = unit === null ? (['pc', 1] as const) : Object.hasOwn(UNITS, unit.toLowerCase()) ? UNITS[unit.toLowerCase()] : undefined;
+  const known =
+    unit === null
+      ? (['pc', 1] as const)
+      : Object.hasOwn(UNITS, unit.toLowerCase())
+        ? UNITS[unit.toLowerCase()]
+        : undefined;
   if (!known) return null;
   return { amount: Math.round(value * known[1]), unit: known[0] };
 }
@@ -52,7 +57,9 @@ export function readAmount(value: number, unit: string | null): { amount: number
 export function amountFault(amount: number, unit: AmountUnit): string | null {
   if (!Number.isFinite(amount) || amount <= 0) return 'The amount must be more than zero.';
   if (amount > MOST_AMOUNT[unit]) {
-    return unit === 'pc' ? 'More than 2,000 pieces: please split the line.' : `That is more than 200 ${unit === 'g' ? 'kg' : 'litres'} in one line: check the number.`;
+    return unit === 'pc'
+      ? 'More than 2,000 pieces: please split the line.'
+      : `That is more than 200 ${unit === 'g' ? 'kg' : 'litres'} in one line: check the number.`;
   }
   return null;
 }

@@ -11,8 +11,9 @@ const uuid = Joi.string().guid({ version: 'uuidv4' });
 const amount = Joi.number().integer().min(1).max(200_000);
 const version = Joi.number().integer().min(1).required().description('the version the cook saw');
 
-export const lineSchema = Joi.object({
+const lineSchema = Joi.object({
   food: Joi.string().trim().min(1).max(120).required().description('id, name or alias'),
+  called: plainText(60).allow('').default('').description('the cook’s own word, as on the label'),
   amount: amount.required().description('of the whole line, in the unit'),
   unit: Joi.string()
     .valid(...AMOUNT_UNITS)
@@ -26,7 +27,13 @@ export const lineSchema = Joi.object({
     .valid(...WRAPS)
     .allow(null)
     .default(null),
-  price_minor: Joi.number().integer().min(0).max(10_000_000).allow(null).default(null).description('minor units, for the whole line'),
+  price_minor: Joi.number()
+    .integer()
+    .min(0)
+    .max(10_000_000)
+    .allow(null)
+    .default(null)
+    .description('minor units, for the whole line'),
   zone: uuid.allow(null).default(null).description('null leaves it on the counter'),
   printed: Joi.object({
     kind: Joi.string()
@@ -53,7 +60,10 @@ const onPackage = { package: uuid.required(), version };
 const bodies: Record<CommandType, Joi.PartialSchemaMap> = {
   'haul.store': { lines: Joi.array().items(lineSchema).min(1).max(200).required() },
   'package.take': { ...onPackage, amount: amount.allow(null).default(null).description('null takes all') },
-  'package.move': { ...onPackage, zone: uuid.allow(null).required().description('null puts it on the counter') },
+  'package.move': {
+    ...onPackage,
+    zone: uuid.allow(null).required().description('null puts it on the counter'),
+  },
   'package.open': onPackage,
   'package.freeze': { ...onPackage, zone: uuid.required() },
   'package.thaw': {
@@ -110,7 +120,10 @@ function readCommand(raw: unknown, now: string, path: string): Command {
       fields: [{ path: `${path}type`, message: `one of ${COMMAND_TYPES.join(', ')}` }],
     });
   }
-  const { at = now, ...rest } = validate<Record<string, unknown> & { at?: string }>(commandSchemas[type as CommandType], raw);
+  const { at = now, ...rest } = validate<Record<string, unknown> & { at?: string }>(
+    commandSchemas[type as CommandType],
+    raw,
+  );
   if (Date.parse(at) > Date.parse(now) + AHEAD_MS) {
     throw new Problem(400, 'invalid', 'It cannot have happened after now.', {
       fields: [{ path: `${path}at`, message: 'lies in the future' }],

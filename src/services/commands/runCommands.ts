@@ -6,6 +6,7 @@ import type { Command } from '@/core/ledger/command';
 import { type Decision, decide } from '@/core/ledger/decide';
 import type { Zone } from '@/core/ledger/package';
 import type { World } from '@/core/ledger/world';
+import { sayAmount } from '@/core/units/sayAmount';
 import { type Sql, sql, transaction } from '@/store/database';
 import { type Household, takeCodeNumbers } from '@/store/households';
 import { readKitchen } from '@/store/kitchens';
@@ -49,17 +50,14 @@ function codesNeeded(command: Command): number {
 
 /** Loads and locks what a command touches. */
 async function loadWorld(db: Sql, command: Command, household: Household, reference: Reference) {
-  const past = command.type === 'ledger.undo' ? await readPastCommand(db, household.id, command.command) : null;
+  const past =
+    command.type === 'ledger.undo' ? await readPastCommand(db, household.id, command.command) : null;
   if (command.type === 'ledger.undo' && !past) {
     throw new Problem(404, 'not-found', 'There is no such command in this ledger.', {
       fields: [{ path: 'command', message: 'not known' }],
     });
   }
-  const ids = past
-    ? past.events.map(({ after }) => after.id)
-    : 'package' in command
-      ? [command.package]
-      : [];
+  const ids = past ? past.events.map(({ after }) => after.id) : 'package' in command ? [command.package] : [];
   const packages = await lockPackages(db, household.id, ids);
   const { appliances, zones } = await readKitchen(db, household.id);
   const applianceOf = new Map(appliances.map((appliance) => [appliance.id, appliance]));
@@ -82,7 +80,9 @@ async function loadWorld(db: Sql, command: Command, household: Household, refere
   const count = codesNeeded(command);
   let nextCode = count > 0 ? await takeCodeNumbers(db, household.id, count) : 0;
   const missing = (field: string, message: string): Problem =>
-    new Problem(404, 'not-found', message, { fields: [{ path: field, message: 'not known in this household' }] });
+    new Problem(404, 'not-found', message, {
+      fields: [{ path: field, message: 'not known in this household' }],
+    });
   const world: World = {
     today: dateInZone(command.at, household.timeZone),
     at: command.at,
@@ -108,7 +108,12 @@ async function loadWorld(db: Sql, command: Command, household: Household, refere
   return { world, past };
 }
 
-async function apply(db: Sql, command: Command, household: Household, { lots, events }: Decision): Promise<void> {
+async function apply(
+  db: Sql,
+  command: Command,
+  household: Household,
+  { lots, events }: Decision,
+): Promise<void> {
   for (const lot of lots) await addLot(db, household.id, command.id, lot);
   const stored = events.filter(({ before }) => before === null).map(({ after }) => after);
   await addPackages(db, household.id, stored);
@@ -122,14 +127,22 @@ function sayDecision(command: Command, { events, lots }: Decision): string {
   const [first] = events;
   if (!first) return 'Nothing changed.';
   if (command.type === 'ledger.undo') return first.says;
-  if (events.length === 1) return first.says;
-  return `${events.length} packages stored from ${lots.length === 1 ? 'one line' : `${lots.length} lines`}: ${events
-    .slice(0, 12)
-    .map(({ after }) => after.code)
-    .join(', ')}${events.length > 12 ? ' …' : ''}.`;
+  if (command.type !== 'haul.store') return first.says;
+  const told = lots.slice(0, 6).map((lot) => {
+    const packs = events.filter(({ after }) => after.lotId === lot.id);
+    const called = packs[0]?.after.called ?? '';
+    const size = sayAmount(Math.round(lot.amount / packs.length), lot.unit);
+    return `${called} ${packs.length > 1 ? `${packs.length} × ` : ''}${size}`;
+  });
+  return `Stored ${told.join(', ')}${lots.length > 6 ? ` and ${lots.length - 6} more` : ''}.`;
 }
 
-async function runOne(db: Sql, command: Command, household: Household, reference: Reference): Promise<CommandAnswer> {
+async function runOne(
+  db: Sql,
+  command: Command,
+  household: Household,
+  reference: Reference,
+): Promise<CommandAnswer> {
   const claimed = await claimCommand(db, household.id, {
     id: command.id,
     type: command.type,

@@ -1,4 +1,5 @@
 import { estimateKeeping } from '@/services/estimates';
 import { readBody, respond } from '../../respond';
 
-export const POST = (request: Request): Promise<Response> => respond(async () => estimateKeeping(await readBody(request)));
+export const POST = (request: Request): Promise<Response> =>
+  respond(async () => estimateKeeping(await readBody(request)));

@@ -1,4 +1,5 @@
 import { judgeOutageRequest } from '@/services/outage';
 import { readBody, respond } from '../../respond';
 
-export const POST = (request: Request): Promise<Response> => respond(async () => judgeOutageRequest(await readBody(request)));
+export const POST = (request: Request): Promise<Response> =>
+  respond(async () => judgeOutageRequest(await readBody(request)));

@@ -1,4 +1,5 @@
 import { judgeStock } from '@/services/outage';
 import { readBody, respond } from '../../respond';
 
-export const POST = (request: Request): Promise<Response> => respond(async () => judgeStock(await readBody(request)));
+export const POST = (request: Request): Promise<Response> =>
+  respond(async () => judgeStock(await readBody(request)));

@@ -1,5 +1,7 @@
 import { readPackage } from '@/services/package';
 import { respond } from '../../respond';
 
-export const GET = (_request: Request, { params }: { params: Promise<{ code: string }> }): Promise<Response> =>
-  respond(async () => readPackage((await params).code));
+export const GET = (
+  _request: Request,
+  { params }: { params: Promise<{ code: string }> },
+): Promise<Response> => respond(async () => readPackage((await params).code));

@@ -1,0 +1,17 @@
+import type { Metadata } from 'next';
+import { readLedgerPage } from '@/services/ledger';
+import { LedgerList } from '@/ui/ledger/LedgerList';
+
+export const metadata: Metadata = { title: 'Ledger' };
+
+export default async function LedgerPage() {
+  return (
+    <>
+      <h1 className="text-[1.6rem]">Ledger</h1>
+      <p className="mb-3 text-slate">
+        What happened, newest first. Nothing here is ever erased; an undo is written down too.
+      </p>
+      <LedgerList first={await readLedgerPage({})} />
+    </>
+  );
+}

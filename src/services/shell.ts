@@ -1,0 +1,34 @@
+import { DatabaseGone, sql } from '@/store/database';
+import { readOnCounter } from '@/store/packages';
+import { now } from './clock';
+import { viewContext } from './context';
+import { toPackageView } from './packageView';
+import { type CounterItem, toCounter } from './today';
+
+/** What stands around every page. */
+export interface Shell {
+  temperatures: { name: string; words: string; warm: boolean }[];
+  counter: CounterItem[];
+}
+
+/** Top bar and counter; `null` while the database is out of reach. */
+export async function readShell(): Promise<Shell | null> {
+  try {
+    const context = await viewContext();
+    const onCounter = await readOnCounter(sql(), context.household.id);
+    return {
+      temperatures: context.kitchen.appliances.map(({ name, temperatureC, cold }) => ({
+        name,
+        words: `${String(temperatureC).replace('-', '−')}°`,
+        warm: temperatureC > (cold === 'fridge' ? 4.4 : -15),
+      })),
+      counter: toCounter(
+        onCounter.map((found) => toPackageView(found, context)),
+        now(),
+      ),
+    };
+  } catch (error) {
+    if (error instanceof DatabaseGone) return null;
+    throw error;
+  }
+}

@@ -1,0 +1,122 @@
+'use client';
+
+import dynamic from 'next/dynamic';
+import { useRouter } from 'next/navigation';
+import {
+  createContext,
+  type ReactNode,
+  useCallback,
+  useContext,
+  useMemo,
+  useRef,
+  useState,
+  useTransition,
+} from 'react';
+import { type DoorAnswer, DoorError, type NewCommand, sendCommands } from './sendCommand';
+import { Toasts, type Toast } from './Toasts';
+
+const PackageSheet = dynamic(() => import('../package/PackageSheet').then((module) => module.PackageSheet));
+const ZoneSheet = dynamic(() => import('../map/ZoneSheet').then((module) => module.ZoneSheet));
+const LabelSheet = dynamic(() => import('../labels/LabelSheet').then((module) => module.LabelSheet));
+
+/** What lies over the page. */
+type Open =
+  | { kind: 'package'; code: string }
+  | { kind: 'zone'; id: string; name: string }
+  | { kind: 'labels'; codes: string[] }
+  | null;
+
+interface Door {
+  /** Sends commands, tells the result with an undo, refreshes the view. Resolves to `null` when they were refused. */
+  act(...commands: NewCommand[]): Promise<DoorAnswer[] | null>;
+  tell(text: string, kind?: 'done' | 'error'): void;
+  showPackage(code: string): void;
+  showZone(id: string, name: string): void;
+  showLabels(codes: string[]): void;
+  busy: boolean;
+}
+
+const DoorContext = createContext<Door | null>(null);
+
+/** The client side of the one door for change. */
+export function useDoor(): Door {
+  const door = useContext(DoorContext);
+  if (!door) throw new Error('useDoor needs a DoorProvider above it');
+  return door;
+}
+
+const TOAST_MS = 14_000;
+
+export function DoorProvider({ children }: { children: ReactNode }) {
+  const router = useRouter();
+  const [toasts, setToasts] = useState<Toast[]>([]);
+  const [open, setOpen] = useState<Open>(null);
+  const [sending, setSending] = useState(false);
+  const [refreshing, startRefresh] = useTransition();
+  const nextToast = useRef(1);
+
+  const dismiss = useCallback((id: number) => setToasts((all) => all.filter((toast) => toast.id !== id)), []);
+
+  const addToast = useCallback(
+    (toast: Omit<Toast, 'id'>) => {
+      const id = nextToast.current++;
+      setToasts((all) => [...all.slice(-2), { ...toast, id }]);
+      setTimeout(() => dismiss(id), TOAST_MS);
+    },
+    [dismiss],
+  );
+
+  const tell = useCallback(
+    (text: string, kind: 'done' | 'error' = 'done') => addToast({ text, kind, undo: [], labels: [] }),
+    [addToast],
+  );
+
+  const act = useCallback(
+    async (...commands: NewCommand[]) => {
+      setSending(true);
+      try {
+        const answers = await sendCommands(commands);
+        const [first] = answers;
+        addToast({
+          text: answers.length === 1 && first ? first.says : `${answers.length} done.`,
+          kind: 'done',
+          undo: commands.some(({ type }) => type === 'ledger.undo')
+            ? []
+            : answers.map(({ id }) => id).reverse(),
+          labels: answers
+            .filter(({ type }) => type === 'haul.store')
+            .flatMap(({ packages }) => packages.map(({ code }) => code)),
+        });
+        startRefresh(() => router.refresh());
+        return answers;
+      } catch (error) {
+        tell(error instanceof Error ? error.message : 'That did not work.', 'error');
+        if (error instanceof DoorError && error.code === 'stale') startRefresh(() => router.refresh());
+        return null;
+      } finally {
+        setSending(false);
+      }
+    },
+    [addToast, router, tell],
+  );
+
+  const showPackage = useCallback((code: string) => setOpen({ kind: 'package', code }), []);
+  const showZone = useCallback((id: string, name: string) => setOpen({ kind: 'zone', id, name }), []);
+  const showLabels = useCallback((codes: string[]) => setOpen({ kind: 'labels', codes }), []);
+  const close = useCallback(() => setOpen(null), []);
+
+  const door = useMemo<Door>(
+    () => ({ act, tell, showPackage, showZone, showLabels, busy: sending || refreshing }),
+    [act, tell, showPackage, showZone, showLabels, sending, refreshing],
+  );
+
+  return (
+    <DoorContext value={door}>
+      {children}
+      {open?.kind === 'package' && <PackageSheet code={open.code} onClose={close} />}
+      {open?.kind === 'zone' && <ZoneSheet id={open.id} name={open.name} onClose={close} />}
+      {open?.kind === 'labels' && <LabelSheet codes={open.codes} onClose={close} />}
+      <Toasts toasts={toasts} dismiss={dismiss} />
+    </DoorContext>
+  );
+}

@@ -1,0 +1,87 @@
+'use client';
+
+import { useState } from 'react';
+import type { LedgerView } from '@/services/ledger';
+import { useDoor } from '../door/DoorProvider';
+import { fetchJson } from '../door/sendCommand';
+
+/** Everything that happened, newest first; each line can be undone while nothing has changed since. */
+export function LedgerList({ first }: { first: LedgerView }) {
+  const { act, busy, showPackage } = useDoor();
+  // Pages fetched after a first page are of no use once that page is renewed.
+  const [later, setLater] = useState<LedgerView & { after: LedgerView }>();
+  const more = later?.after === first ? later : { entries: [], next: first.next };
+  const entries = [...first.entries, ...more.entries];
+  const { next } = more;
+  if (entries.length === 0) {
+    return (
+      <div className="card p-8">
+        <h2 className="text-xl">Nothing has happened yet</h2>
+        <p className="mt-2">
+          Whatever you store, take, freeze or bin is written down here, and can be undone from here.
+        </p>
+      </div>
+    );
+  }
+  return (
+    <>
+      <ol className="card divide-y divide-line">
+        {entries.map((entry, at) => (
+          <li key={entry.id} className="flex flex-wrap items-center gap-x-4 gap-y-1 px-4 py-2">
+            <p className="w-36 shrink-0">
+              <b className="font-heading">
+                {entries[at - 1]?.day_words === entry.day_words ? '' : entry.day_words}
+              </b>{' '}
+              <span className="text-slate">{entry.time_words}</span>
+            </p>
+            <p className={`min-w-56 flex-1 ${entry.undone ? 'text-slate line-through' : ''}`}>{entry.says}</p>
+            <p className="flex flex-wrap gap-1">
+              {entry.codes.slice(0, 4).map((code) => (
+                <button
+                  key={code}
+                  type="button"
+                  className="button border-line"
+                  onClick={() => showPackage(code)}
+                  aria-label={`Open ${code}`}
+                >
+                  {code}
+                </button>
+              ))}
+              {entry.codes.length > 4 && (
+                <span className="self-center text-slate">+{entry.codes.length - 4}</span>
+              )}
+            </p>
+            <p className="w-24 text-right">
+              {entry.undone ? (
+                <span className="text-slate">undone</span>
+              ) : (
+                <button
+                  type="button"
+                  className="button"
+                  disabled={busy}
+                  aria-label={`Undo: ${entry.says}`}
+                  onClick={() => void act({ type: 'ledger.undo', command: entry.id })}
+                >
+                  Undo
+                </button>
+              )}
+            </p>
+          </li>
+        ))}
+      </ol>
+      {next !== null && (
+        <button
+          type="button"
+          className="button mt-3"
+          onClick={() =>
+            void fetchJson<LedgerView>(`/api/v1/ledger?after=${encodeURIComponent(next)}`).then((page) =>
+              setLater({ after: first, entries: [...more.entries, ...page.entries], next: page.next }),
+            )
+          }
+        >
+          Show earlier
+        </button>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,46 @@
+'use client';
+
+import type { ZoneView } from '@/services/today';
+import { useDoor } from '../door/DoorProvider';
+import { Tape } from '../tape/Tape';
+
+/** One zone: its name, the ice that tells its fill, the strips that lie in it. Opens the list of what is inside. */
+export function ZoneDrawing({ zone, room }: { zone: ZoneView; room: 'wide' | 'narrow' | 'door' }) {
+  const { showZone } = useDoor();
+  const count = zone.strips.reduce((sum, strip) => sum + strip.count, 0);
+  const fill = Math.round(zone.fill * 100);
+  const warm = zone.temperature_c > 4;
+  return (
+    <button
+      type="button"
+      onClick={() => showZone(zone.id, zone.name)}
+      aria-label={`${zone.name}${zone.purpose ? `, ${zone.purpose}` : ''}: ${count} ${count === 1 ? 'package' : 'packages'}, ${fill}% full, ${zone.temperature_c} degrees. Open.`}
+      className="relative flex min-h-14 w-full flex-1 cursor-pointer flex-col items-stretch justify-between gap-0.5 px-2.5 pt-0.5 pb-1.5 text-left hover:bg-rime"
+    >
+      <span aria-hidden className="ice absolute inset-x-0 bottom-0" style={{ height: `${fill}%` }} />
+      <span className="relative flex justify-between gap-2 text-[0.9375rem] text-slate-deep">
+        <span className="min-w-0 truncate">
+          {zone.name}
+          {room === 'wide' && zone.purpose !== '' && <span> · {zone.purpose}</span>}
+          {room === 'narrow' && <span className="block truncate">{zone.purpose}</span>}
+        </span>
+        <span className="shrink-0">
+          {warm && <span className="text-beet">{zone.temperature_c}° </span>}
+          {room !== 'door' && `${fill}%`}
+        </span>
+      </span>
+      <span className="relative flex flex-wrap gap-1.5 gap-y-1">
+        {zone.strips.map((strip) => (
+          <Tape
+            key={strip.first.id}
+            food={strip.food}
+            detail={strip.count > 1 ? `×${strip.count}` : ''}
+            band={strip.band}
+            state={strip.state}
+            small
+          />
+        ))}
+      </span>
+    </button>
+  );
+}

@@ -1,0 +1,61 @@
+'use client';
+
+import { useEffect, useState } from 'react';
+import type { PackageView } from '@/services/packageView';
+import type { StockView } from '@/services/stock';
+import { useDoor } from '../door/DoorProvider';
+import { fetchJson } from '../door/sendCommand';
+import { Sheet } from '../door/Sheet';
+import { MainAction } from '../package/MainAction';
+import { DateButton } from '../package/DateButton';
+import { Tape } from '../tape/Tape';
+
+/** What lies in one zone, first out on top, each taken with one tap. */
+export function ZoneSheet({ id, name, onClose }: { id: string; name: string; onClose: () => void }) {
+  const { showPackage, busy } = useDoor();
+  const [packages, setPackages] = useState<PackageView[] | null>(null);
+  const [fault, setFault] = useState('');
+  useEffect(() => {
+    let stale = false;
+    fetchJson<StockView>(`/api/v1/stock?zone=${id}&limit=200`)
+      .then((stock) => !stale && setPackages(stock.packages))
+      .catch((error: Error) => !stale && setFault(error.message));
+    return () => {
+      stale = true;
+    };
+  }, [id, busy]);
+  return (
+    <Sheet title={name} onClose={onClose}>
+      {fault !== '' && <p className="text-beet">{fault}</p>}
+      {packages?.length === 0 && (
+        <p className="text-lg">
+          Nothing lies here. Type a line at the bottom and end it with “&gt; {name.toLowerCase()}” to put
+          something in.
+        </p>
+      )}
+      <ul className="divide-y divide-line">
+        {packages?.map((view) => (
+          <li key={view.id} className="flex items-center gap-3 py-2">
+            <button
+              type="button"
+              className="min-h-11 min-w-0 flex-1 cursor-pointer text-left"
+              onClick={() => showPackage(view.code)}
+            >
+              <Tape food={view.food.name} detail={view.amount_words} band={view.band} state={view.state} />
+              <span className="block text-[0.95rem] text-slate">
+                {view.code} · {view.story.split(' · ').slice(1).join(' · ')}
+              </span>
+            </button>
+            <DateButton
+              code={view.code}
+              words={view.due_words}
+              full={view.due_full}
+              past={view.band === 'past'}
+            />
+            <MainAction view={view} />
+          </li>
+        ))}
+      </ul>
+    </Sheet>
+  );
+}

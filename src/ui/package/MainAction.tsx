@@ -1,0 +1,44 @@
+'use client';
+
+import type { PackageView } from '@/services/packageView';
+import { useDoor } from '../door/DoorProvider';
+
+/** The one thing to do with a package from where it stands: take it; look at it when it is past its best; bin it
+ * when it is not for eating. */
+export function MainAction({ view, count = 1 }: { view: PackageView; count?: number }) {
+  const { act, busy, showPackage } = useDoor();
+  if (view.verdict === 'look-first' && view.governing.kind === 'best-by') {
+    return (
+      <button
+        type="button"
+        className="button shrink-0"
+        aria-label={`Look at ${view.food.name}`}
+        onClick={() => showPackage(view.code)}
+      >
+        Look
+      </button>
+    );
+  }
+  const bin = view.verdict === 'discard';
+  const name = `${view.food.name} ${view.amount_words}${count > 1 ? ', one of ' + count : ''}`;
+  return (
+    <button
+      type="button"
+      className="button shrink-0"
+      data-main={!bin}
+      data-danger={bin}
+      disabled={busy}
+      aria-label={bin ? `Bin it: ${name}` : `Take ${name}`}
+      onClick={() =>
+        void act({
+          type: bin ? 'package.discard' : 'package.take',
+          package: view.id,
+          version: view.version,
+          ...(bin ? { reason: 'past-date' } : {}),
+        })
+      }
+    >
+      {bin ? 'Bin it' : 'Take'}
+    </button>
+  );
+}

@@ -1,0 +1,64 @@
+'use client';
+
+import type { PackageDetail } from '@/services/package';
+import { Tape } from '../tape/Tape';
+import { TrailLines } from './DateTrail';
+import { PackageActions } from './PackageActions';
+
+const VERDICT_WORDS: Record<PackageDetail['verdict'], string> = {
+  eat: 'Good to eat.',
+  'look-first': 'Past its best: look and smell first.',
+  discard: 'Not for eating: throw it out.',
+};
+
+/** Everything about one package: how it stands, what can be done, why its date is what it is. */
+export function PackageCard({ detail }: { detail: PackageDetail }) {
+  const facts: [string, string][] = [
+    ['Code', detail.code],
+    ...(detail.food.judged_as === detail.food.name
+      ? []
+      : [['Judged as', detail.food.judged_as] as [string, string]]),
+    [
+      'Place',
+      detail.zone ? `${detail.zone.name}, ${detail.zone.appliance}` : detail.gone ? 'gone' : 'on the counter',
+    ],
+    ['State', [detail.state, detail.opened ? 'opened' : ''].filter((word) => word !== '').join(', ')],
+    [
+      'Packed',
+      [detail.form ?? '', detail.wrap?.replace('-', ' ') ?? ''].filter((word) => word !== '').join(', ') ||
+        'as it came',
+    ],
+    ...(detail.price_words ? [['Cost', detail.price_words] as [string, string]] : []),
+  ];
+  return (
+    <div className="space-y-5">
+      <div>
+        <Tape food={detail.food.name} detail={detail.amount_words} band={detail.band} state={detail.state} />
+        <p className="mt-3 font-heading text-2xl font-semibold first-letter:uppercase">{detail.due_full}</p>
+        <p
+          className={`first-letter:uppercase ${detail.verdict === 'discard' ? 'font-semibold text-beet' : 'text-slate'}`}
+        >
+          {detail.gone
+            ? `Gone: ${detail.gone.how} on ${detail.gone.on}.`
+            : `${detail.left_words}. ${VERDICT_WORDS[detail.verdict]}`}
+        </p>
+      </div>
+      {!detail.gone && <PackageActions detail={detail} />}
+      <dl className="grid grid-cols-[5.5rem_1fr] gap-y-1">
+        {facts.map(([name, value]) => (
+          <div key={name} className="contents">
+            <dt className="text-slate">{name}</dt>
+            <dd>{value}</dd>
+          </div>
+        ))}
+      </dl>
+      <section>
+        <h3 className="text-lg">Why this date</h3>
+        <TrailLines trail={detail.trail} />
+        <p className="mt-3 text-[0.9375rem] text-slate">
+          When in doubt, throw it out. Your local food-safety advice comes first.
+        </p>
+      </section>
+    </div>
+  );
+}

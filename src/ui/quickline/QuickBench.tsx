@@ -1,0 +1,139 @@
+'use client';
+
+import { type KeyboardEvent, useEffect, useMemo, useRef, useState } from 'react';
+import { completeQuickLine } from '@/core/quickline/completeQuickLine';
+import { parseQuickLine } from '@/core/quickline/parseQuickLine';
+import { toApiLine } from '@/services/commands/apiLine';
+import { useDoor } from '../door/DoorProvider';
+import { previewLine } from './previewLine';
+import { QuickReadingPanel } from './QuickReadingPanel';
+import { useVocabulary } from './useVocabulary';
+
+const RECALLED = 'orderly-frost-lines';
+const MOST_RECALLED = 30;
+
+function recalledLines(): string[] {
+  try {
+    return JSON.parse(localStorage.getItem(RECALLED) ?? '[]') as string[];
+  } catch {
+    return [];
+  }
+}
+
+/**
+ * The quick line at work: reads while one types, shows what it understood and the dates, stores on Enter. Tab takes
+ * the first completion, arrow up brings earlier lines back, Escape closes the panel and keeps the line.
+ */
+export function QuickBench({ begin, hint }: { begin: string; hint: string }) {
+  const { act, busy } = useDoor();
+  const { vocabulary, fault, renew } = useVocabulary();
+  const [text, setText] = useState(begin);
+  const [open, setOpen] = useState(true);
+  const [storing, setStoring] = useState(false);
+  const back = useRef(-1);
+  const input = useRef<HTMLInputElement>(null);
+  useEffect(() => {
+    const field = input.current;
+    field?.focus();
+    field?.setSelectionRange(field.value.length, field.value.length);
+  }, []);
+
+  const reading = useMemo(
+    () => (vocabulary && text.trim() !== '' ? parseQuickLine(text, vocabulary) : null),
+    [text, vocabulary],
+  );
+  const preview = useMemo(
+    () => (reading?.line && vocabulary ? previewLine(reading.line, vocabulary) : null),
+    [reading, vocabulary],
+  );
+  const completions = useMemo(
+    () => (vocabulary && text.trim() !== '' ? completeQuickLine(text, vocabulary) : []),
+    [text, vocabulary],
+  );
+
+  const write = (next: string): void => {
+    setText(next);
+    setOpen(true);
+    input.current?.focus();
+  };
+
+  const store = async (): Promise<void> => {
+    if (!reading?.line || preview?.refused || storing) {
+      setOpen(true);
+      return;
+    }
+    setStoring(true);
+    const answer = await act({ type: 'haul.store', lines: [toApiLine(reading.line)] });
+    setStoring(false);
+    if (!answer) return;
+    const kept = [text, ...recalledLines().filter((line) => line !== text)].slice(0, MOST_RECALLED);
+    localStorage.setItem(RECALLED, JSON.stringify(kept));
+    back.current = -1;
+    setText('');
+    renew();
+  };
+
+  const onKeyDown = (event: KeyboardEvent<HTMLInputElement>): void => {
+    if (event.key === 'Enter') void store();
+    else if (event.key === 'Escape') setOpen(false);
+    else if (
+      event.key === 'Tab' &&
+      !event.shiftKey &&
+      completions[0] &&
+      completions[0].trim() !== text.trim().toLowerCase()
+    )
+      write(completions[0]);
+    else if (event.key === 'ArrowUp' || event.key === 'ArrowDown') {
+      const lines = recalledLines();
+      back.current = Math.max(
+        -1,
+        Math.min(lines.length - 1, back.current + (event.key === 'ArrowUp' ? 1 : -1)),
+      );
+      write(lines[back.current] ?? '');
+    } else return;
+    event.preventDefault();
+  };
+
+  const shown = open && text.trim() !== '';
+  return (
+    <div className="relative w-full sm:w-[27rem]">
+      <input
+        ref={input}
+        id="quick-line"
+        aria-label="Quick line: what came in"
+        aria-describedby="quick-reading"
+        aria-invalid={(reading?.faults.length ?? 0) > 0}
+        placeholder={hint}
+        autoComplete="off"
+        spellCheck={false}
+        maxLength={300}
+        className="field border-transparent"
+        value={text}
+        onChange={(event) => {
+          setText(event.target.value);
+          setOpen(true);
+        }}
+        onKeyDown={onKeyDown}
+        onFocus={() => setOpen(true)}
+      />
+      <div
+        id="quick-reading"
+        hidden={!shown}
+        className="card fixed inset-x-2 bottom-32 max-h-[60dvh] overflow-y-auto p-4 text-ink shadow-2xl sm:absolute sm:inset-x-auto sm:right-0 sm:bottom-[calc(100%+0.8rem)] sm:w-[34rem]"
+      >
+        {fault !== '' && <p className="text-beet">{fault}</p>}
+        {!vocabulary && fault === '' && <p className="text-slate">Fetching the foods …</p>}
+        {reading && (
+          <QuickReadingPanel
+            reading={reading}
+            preview={preview}
+            completions={completions}
+            busy={busy || storing}
+            onPick={write}
+            onStore={() => void store()}
+          />
+        )}
+      </div>
+    </div>
+  );
+}

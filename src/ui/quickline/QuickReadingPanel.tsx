@@ -1,0 +1,109 @@
+'use client';
+
+import type { Meaning, QuickFault, QuickReading } from '@/core/quickline/quickLine';
+import type { LinePreview } from './previewLine';
+
+/** Each meaning has a colour and, for those who do not see it, its name below. */
+const MEANING: Record<Meaning, { name: string; mark: string }> = {
+  food: { name: 'food', mark: 'border-ink' },
+  amount: { name: 'amount', mark: 'border-deep' },
+  packs: { name: 'packs', mark: 'border-ice' },
+  form: { name: 'form', mark: 'border-ice' },
+  wrap: { name: 'wrap', mark: 'border-ice' },
+  price: { name: 'price', mark: 'border-slate' },
+  place: { name: 'place', mark: 'border-honey' },
+  printed: { name: 'printed date', mark: 'border-ember' },
+  happened: { name: 'what happened', mark: 'border-tape-edge' },
+  unknown: { name: 'not understood', mark: 'border-beet border-dashed' },
+};
+
+/** What the line means, part by part, with the packages and the date it would give. */
+export function QuickReadingPanel({
+  reading,
+  preview,
+  completions,
+  busy,
+  onPick,
+  onStore,
+}: {
+  reading: QuickReading;
+  preview: LinePreview | null;
+  completions: string[];
+  busy: boolean;
+  onPick: (text: string) => void;
+  onStore: () => void;
+}) {
+  const replace = (fault: QuickFault, candidate: string): string =>
+    `${reading.text.slice(0, fault.from)}${candidate.toLowerCase().replaceAll(',', '')}${reading.text.slice(fault.to)}`;
+  return (
+    <div className="space-y-3">
+      <ul className="flex flex-wrap gap-x-3 gap-y-1.5">
+        {reading.parts.map((part) => (
+          <li
+            key={`${part.from}-${part.meaning}`}
+            className={`border-b-4 ${MEANING[part.meaning].mark} ${part.meaning === 'unknown' ? 'text-beet' : ''}`}
+          >
+            <span className="font-heading font-semibold">
+              {part.meaning === 'unknown' ? reading.text.slice(part.from, part.to) : part.says}
+            </span>
+            <span className="ml-1.5 text-[0.9375rem] text-slate">{MEANING[part.meaning].name}</span>
+          </li>
+        ))}
+      </ul>
+      <div aria-live="polite" className="space-y-2">
+        {reading.faults.map((fault) => (
+          <div key={`${fault.from}-${fault.says}`}>
+            <p className="text-beet">{fault.says}</p>
+            {fault.candidates.length > 0 && (
+              <div className="mt-1 flex flex-wrap gap-2">
+                {fault.candidates.map((candidate) => (
+                  <button
+                    key={candidate}
+                    type="button"
+                    className="button"
+                    onClick={() => onPick(replace(fault, candidate))}
+                  >
+                    {candidate.replace(/^> /, '')}
+                  </button>
+                ))}
+              </div>
+            )}
+          </div>
+        ))}
+        {preview?.refused && <p className="font-semibold text-beet">{preview.refused}</p>}
+        {preview?.due && (
+          <p>
+            <span className="block">{preview.packs}</span>
+            <b className="font-heading text-lg">{preview.due}</b>
+          </p>
+        )}
+      </div>
+      {preview?.due && (
+        <ul className="space-y-1 text-[0.9375rem] text-slate">
+          {preview.trail.map((line, at) => (
+            <li key={at}>
+              {line.rule} · {line.says}
+            </li>
+          ))}
+        </ul>
+      )}
+      <div className="flex flex-wrap items-center gap-2">
+        {preview?.due && (
+          <button type="button" className="button" data-main="true" disabled={busy} onClick={onStore}>
+            Store <kbd className="font-text text-[0.9375rem] font-normal">Enter</kbd>
+          </button>
+        )}
+        {!preview?.due && completions.length > 0 && (
+          <>
+            <span className="text-[0.9375rem] text-slate">Tab:</span>
+            {completions.slice(0, 4).map((completion) => (
+              <button key={completion} type="button" className="button" onClick={() => onPick(completion)}>
+                {completion.trim()}
+              </button>
+            ))}
+          </>
+        )}
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,43 @@
+'use client';
+
+import Link from 'next/link';
+import { usePathname } from 'next/navigation';
+import { PLACES } from './places';
+
+/** The name, the places, and how cold it is. */
+export function TopBar({ temperatures }: { temperatures: { name: string; words: string; warm: boolean }[] }) {
+  const here = usePathname();
+  return (
+    <header className="sticky top-0 z-30 flex min-h-14 flex-wrap items-center gap-x-6 border-b border-line bg-snow px-3 sm:px-6">
+      <Link href="/" className="flex min-h-11 items-center gap-2.5 font-heading text-xl font-bold">
+        <svg aria-hidden width="26" height="26" viewBox="0 0 26 26">
+          <rect width="26" height="26" rx="7" fill="var(--ink)" />
+          <path d="M6 8.5h14M6 13h14M6 17.5h9" stroke="var(--ice)" strokeWidth="2.4" strokeLinecap="round" />
+        </svg>
+        Orderly Frost
+      </Link>
+      <nav aria-label="Places" className="-mx-1 flex gap-1">
+        {PLACES.map(({ href, name }) => (
+          <Link
+            key={href}
+            href={href}
+            aria-current={here === href ? 'page' : undefined}
+            className="flex min-h-11 items-center rounded-part px-3 font-heading font-semibold text-slate-deep hover:bg-rime aria-[current=page]:bg-ink aria-[current=page]:text-snow"
+          >
+            {name}
+          </Link>
+        ))}
+      </nav>
+      <ul
+        aria-label="Temperatures, last read"
+        className="ml-auto hidden gap-5 text-[0.95rem] text-slate lg:flex"
+      >
+        {temperatures.map(({ name, words, warm }) => (
+          <li key={name}>
+            {name} <b className={`font-heading ${warm ? 'text-beet' : 'text-ink'}`}>{words}</b>
+          </li>
+        ))}
+      </ul>
+    </header>
+  );
+}

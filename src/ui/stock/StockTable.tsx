@@ -1,0 +1,186 @@
+'use client';
+
+import { useRouter, useSearchParams } from 'next/navigation';
+import { useMemo, useRef, useState, useTransition } from 'react';
+import type { PackageView } from '@/services/packageView';
+import type { StockView } from '@/services/stock';
+import { useDoor } from '../door/DoorProvider';
+import { fetchJson } from '../door/sendCommand';
+import { StockRows } from './StockRows';
+
+const STATES = [
+  ['', 'Everything'],
+  ['chilled', 'Chilled'],
+  ['frozen', 'Frozen'],
+  ['thawing', 'Thawing'],
+] as const;
+
+const GROUPS = [
+  ['none', 'First out'],
+  ['food', 'By food'],
+  ['zone', 'By zone'],
+] as const;
+type Grouping = (typeof GROUPS)[number][0];
+
+function groupName(view: PackageView, grouping: Grouping): string {
+  if (grouping === 'food') return view.food.name;
+  return view.zone ? `${view.zone.name}, ${view.zone.appliance}` : 'On the counter';
+}
+
+/** Every package; search forgives spelling, and chosen ones get labels or leave together. */
+export function StockTable({ first, zones }: { first: StockView; zones: { id: string; name: string }[] }) {
+  const router = useRouter();
+  const params = useSearchParams();
+  const { showLabels } = useDoor();
+  // Pages fetched after a first page are of no use once that page is renewed.
+  const [later, setLater] = useState<Pick<StockView, 'packages' | 'next'> & { after: StockView }>();
+  const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
+  const [grouping, setGrouping] = useState<Grouping>('none');
+  const [searching, startSearch] = useTransition();
+  const [text, setText] = useState(params.get('q') ?? '');
+  const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
+
+  const more = later?.after === first ? later : null;
+  const next = more ? more.next : first.next;
+  const packages = useMemo(() => [...first.packages, ...(more?.packages ?? [])], [first, more]);
+  const groups = useMemo(() => {
+    if (grouping === 'none') return [['', packages] as const];
+    const found = new Map<string, PackageView[]>();
+    for (const view of packages)
+      found.set(groupName(view, grouping), [...(found.get(groupName(view, grouping)) ?? []), view]);
+    return [...found.entries()].sort(([a], [b]) => a.localeCompare(b));
+  }, [packages, grouping]);
+
+  const filter = (name: string, value: string): void => {
+    const query = new URLSearchParams(params);
+    if (value === '') query.delete(name);
+    else query.set(name, value);
+    startSearch(() => router.replace(`/stock?${query.toString()}`, { scroll: false }));
+  };
+  const toggle = (code: string): void => {
+    const copy = new Set(chosen);
+    if (!copy.delete(code)) copy.add(code);
+    setChosen(copy);
+  };
+  const codes = packages.map(({ code }) => code).filter((code) => chosen.has(code));
+
+  return (
+    <div className="space-y-3">
+      <div className="flex flex-wrap items-end gap-3">
+        <label className="min-w-56 flex-1">
+          <span className="block text-slate">Search by food or code</span>
+          <input
+            type="search"
+            className="field"
+            value={text}
+            placeholder="venison"
+            onChange={(event) => {
+              setText(event.target.value);
+              clearTimeout(timer.current);
+              const wanted = event.target.value.trim();
+              timer.current = setTimeout(() => filter('q', wanted), 200);
+            }}
+          />
+        </label>
+        <label>
+          <span className="block text-slate">State</span>
+          <select
+            className="field"
+            value={params.get('state') ?? ''}
+            onChange={(event) => filter('state', event.target.value)}
+          >
+            {STATES.map(([value, name]) => (
+              <option key={value} value={value}>
+                {name}
+              </option>
+            ))}
+          </select>
+        </label>
+        <label>
+          <span className="block text-slate">Zone</span>
+          <select
+            className="field"
+            value={params.get('zone') ?? ''}
+            onChange={(event) => filter('zone', event.target.value)}
+          >
+            <option value="">All zones</option>
+            {zones.map(({ id, name }) => (
+              <option key={id} value={id}>
+                {name}
+              </option>
+            ))}
+          </select>
+        </label>
+        <label>
+          <span className="block text-slate">Order</span>
+          <select
+            className="field"
+            value={grouping}
+            onChange={(event) => setGrouping(event.target.value as Grouping)}
+          >
+            {GROUPS.map(([value, name]) => (
+              <option key={value} value={value}>
+                {name}
+              </option>
+            ))}
+          </select>
+        </label>
+        <button
+          type="button"
+          className="button"
+          data-main="true"
+          disabled={codes.length === 0}
+          onClick={() => showLabels(codes)}
+        >
+          {codes.length === 0 ? 'Labels for chosen' : `Labels for ${codes.length}`}
+        </button>
+      </div>
+      <p role="status" className="text-slate">
+        {searching ? 'Searching …' : `${packages.length} of ${first.total} packages shown`}
+      </p>
+      {packages.length === 0 ? (
+        <div className="card p-8">
+          <h2 className="text-xl">Nothing found</h2>
+          <p className="mt-2">
+            No package in the store answers to that. Take the search back, or type a line at the bottom to put
+            something in.
+          </p>
+          <button
+            type="button"
+            className="button mt-4"
+            data-main="true"
+            onClick={() => {
+              setText('');
+              router.replace('/stock');
+            }}
+          >
+            Show everything
+          </button>
+        </div>
+      ) : (
+        groups.map(([name, views]) => (
+          <StockRows key={name} name={name} views={views} chosen={chosen} onToggle={toggle} />
+        ))
+      )}
+      {next !== null && (
+        <button
+          type="button"
+          className="button"
+          onClick={() => {
+            const query = new URLSearchParams(params);
+            query.set('after', next);
+            void fetchJson<StockView>(`/api/v1/stock?${query.toString()}`).then((page) =>
+              setLater({
+                after: first,
+                packages: [...(more?.packages ?? []), ...page.packages],
+                next: page.next,
+              }),
+            );
+          }}
+        >
+          Show more
+        </button>
+      )}
+    </div>
+  );
+}
