@@ -11,6 +11,7 @@ import {
   giveUp,
   installPackages,
   isAlive,
+  isFree,
   locked,
   pause,
   say,
@@ -77,6 +78,15 @@ function initialise(folder, data, install) {
   }
 }
 
+/** The port of the last run when it is free, so that whoever still points there finds the database again. */
+async function lastOrFreePort(folder) {
+  const file = path.join(folder, 'port');
+  const last = existsSync(file) ? Number(readFileSync(file, 'utf8')) : 0;
+  const port = last > 0 && (await isFree(last, '127.0.0.1')) ? last : await freePort();
+  writeFileSync(file, String(port));
+  return port;
+}
+
 async function launch(folder) {
   const { server, install } = programs();
   const data = path.join(folder, 'data');
@@ -94,7 +104,7 @@ async function launch(folder) {
     ].join('\n'),
     { mode: 0o600 },
   );
-  const port = await freePort();
+  const port = await lastOrFreePort(folder);
   const name = createHash('sha256').update(folder).digest('hex').slice(0, 12);
   const log = openSync(path.join(folder, 'mariadb.log'), 'a');
   const child = spawn(

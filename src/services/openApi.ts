@@ -63,7 +63,14 @@ const send = (summary: string, schema: unknown) => ({
   },
 });
 
-const swagger = (schema: Joi.Schema): unknown => convert(schema).swagger;
+/** Named schemas that the conversions refer to. */
+const named: Record<string, unknown> = {};
+
+function swagger(schema: Joi.Schema): unknown {
+  const converted = convert(schema);
+  Object.assign(named, converted.components?.schemas);
+  return converted.swagger;
+}
 
 /** The API's description, made from the same Joi schemas that check the requests. */
 export function openApi() {
@@ -115,6 +122,6 @@ export function openApi() {
       '/api/v1/judge/outage': send('Verdicts after a power cut', swagger(outageSchema)),
       '/api/v1/judge/stock': send('The same for what is in the store', swagger(stockOutageSchema)),
     },
-    components: { schemas: { Error: ERROR } },
+    components: { schemas: { Error: ERROR, ...named } },
   };
 }

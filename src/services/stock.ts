@@ -1,7 +1,8 @@
+import { firstOutKey } from '@/core/firstout/firstOutKey';
 import { foodsWithWords, nearestFoods } from '@/core/foods/findFood';
 import { STATES } from '@/core/keeping/history';
 import { sql } from '@/store/database';
-import { countPackages, type FirstOutKey, readPackageByCode, readStock } from '@/store/packages';
+import { countPackages, readPackageByCode, readStock } from '@/store/packages';
 import { viewContext } from './context';
 import { type PackageView, toPackageView } from './packageView';
 import { Problem } from './problem';
@@ -23,11 +24,12 @@ export interface StockView {
   today: string;
 }
 
-function readKey(after: string | undefined): FirstOutKey | null {
+const KEY = /^\d{4}-\d{2}-\d{2} [01] [01] \d{4}-\d{2}-\d{2} [A-Z0-9]+$/;
+
+function readKey(after: string | undefined): string | null {
   if (after === undefined) return null;
-  const [governingDate, code] = after.split('_');
-  if (!governingDate || !code) throw new Problem(400, 'invalid', '“after” is not a key this list gave.');
-  return { governingDate, code };
+  if (!KEY.test(after)) throw new Problem(400, 'invalid', '“after” is not a key this list gave.');
+  return after;
 }
 
 /** One page of what is in the store, first out first. */
@@ -60,7 +62,7 @@ export async function readStockPage(query: StockQuery): Promise<StockView> {
   return {
     packages: page.map((found) => toPackageView(found, context)),
     total,
-    next: packages.length > limit && last ? `${last.governingDate}_${last.code}` : null,
+    next: packages.length > limit && last ? firstOutKey(last) : null,
     today,
   };
 }

@@ -49,6 +49,14 @@ export async function addHousehold(sql: Sql, household: Omit<Household, 'id'>): 
 }
 
 /**
+ * Makes the household's changes wait for each other: its row stays locked until the transaction ends. Without this two
+ * hauls at once would each share the row (foreign key) and then both want it alone (codes), a deadlock every time.
+ */
+export async function lockHousehold(sql: Sql, householdId: number): Promise<void> {
+  await sql.rows(`SELECT id FROM household WHERE id = :householdId FOR UPDATE`, { householdId });
+}
+
+/**
  * Takes the next package numbers of a household for codes that never come twice.
  *
  * @returns the first of `count` numbers; the row stays locked until the transaction ends

@@ -49,18 +49,34 @@ export function foodsWithWords<F extends NamedFood>(index: FoodIndex<F>, text: s
   );
 }
 
-/** Foods whose name is a few strokes away, nearest first: about one slip in four letters. */
+/** Slips allowed in a word: none in short ones, about one in four letters. */
+function slipsAllowed(word: string): number {
+  return word.length < 4 ? 0 : Math.floor(word.length / 4);
+}
+
+/** Strokes between the words wanted and the nearest words of a name; `null` when one of them is too far off. */
+function strokesOff(wanted: readonly string[], words: readonly string[]): number | null {
+  let sum = 0;
+  for (const want of wanted) {
+    const off = Math.min(...words.map((word) => distance(want, word)));
+    if (off > slipsAllowed(want)) return null;
+    sum += off;
+  }
+  return sum;
+}
+
+/** Foods whose name is a few strokes away, nearest first, plainer names before longer ones. */
 export function nearestFoods<F extends NamedFood>(index: FoodIndex<F>, text: string, most = 5): F[] {
-  const key = foodKey(text);
-  if (key.length < 3) return [];
-  const allowed = Math.max(1, Math.floor(key.length / 4));
-  const scored = index.entries
-    .filter((entry) => Math.abs(entry.key.length - key.length) <= allowed)
-    .map((entry) => ({ food: entry.food, off: distance(entry.key, key) }))
-    .filter((entry) => entry.off <= allowed)
-    .sort((a, b) => a.off - b.off);
+  const wanted = foodWords(text);
+  if (wanted.length === 0) return [];
+  const scored: { food: F; off: number; extra: number }[] = [];
+  for (const { food, words } of index.entries) {
+    const off = strokesOff(wanted, words);
+    if (off !== null) scored.push({ food, off, extra: words.length - wanted.length });
+  }
+  scored.sort((a, b) => a.off - b.off || a.extra - b.extra);
   return unique(
-    scored.map((entry) => entry.food),
+    scored.map(({ food }) => food),
     most,
   );
 }

@@ -1,3 +1,4 @@
+import { dequal } from 'dequal';
 import { Refusal } from '../refusal';
 import type { LedgerEvent, Package } from './package';
 
@@ -21,7 +22,7 @@ export function undoCommand(past: PastCommand, present: (id: string) => Package)
   if (past.undone) throw new Refusal('undo', 'That was undone already.');
   return [...past.events].reverse().map(({ before, after }): LedgerEvent => {
     const now = present(after.id);
-    if (now.version !== after.version) {
+    if (!sameState(now, after)) {
       throw new Refusal('undo', `${now.code} has changed since (${sayNow(now)}); undo that first.`);
     }
     const version = now.version + 1;
@@ -36,6 +37,11 @@ export function undoCommand(past: PastCommand, present: (id: string) => Package)
         };
     return { type: 'package.undone', before: now, after: restored, says: `Undone: ${past.says}` };
   });
+}
+
+/** True when two images differ in nothing but the version: what came between was itself undone. */
+function sameState(a: Package, b: Package): boolean {
+  return dequal({ ...a, version: 0 }, { ...b, version: 0 });
 }
 
 function sayNow(now: Package): string {

@@ -86,7 +86,8 @@ const readPacks: Reader = (draft, token, at) => {
 const readPrice: Reader = (draft, token, at) => {
   const next = draft.tokens[at + 1];
   const signed = token.kind === 'number' && next !== undefined && CURRENCY_SIGNS.has(next.text);
-  if (token.text !== '@' && !signed) return 0;
+  const led = CURRENCY_SIGNS.has(token.text) && next?.kind === 'number';
+  if (token.text !== '@' && !signed && !led) return 0;
   const figureAt = signed ? at : CURRENCY_SIGNS.has(next?.text ?? '') ? at + 2 : at + 1;
   const figure = draft.tokens[figureAt];
   if (figure?.kind !== 'number') {

@@ -8,7 +8,7 @@ import type { Zone } from '@/core/ledger/package';
 import type { World } from '@/core/ledger/world';
 import { sayAmount } from '@/core/units/sayAmount';
 import { type Sql, sql, transaction } from '@/store/database';
-import { type Household, takeCodeNumbers } from '@/store/households';
+import { type Household, lockHousehold, takeCodeNumbers } from '@/store/households';
 import { readKitchen } from '@/store/kitchens';
 import {
   appendEvents,
@@ -198,6 +198,7 @@ export async function runCommands(body: unknown): Promise<CommandAnswer[]> {
   try {
     return await transaction(async (db) => {
       const answers: CommandAnswer[] = [];
+      await lockHousehold(db, household.id);
       for (const command of commands) answers.push(await runOne(db, command, household, reference));
       return answers;
     });

@@ -1,0 +1,24 @@
+import nextJest from 'next/jest.js';
+
+const createJestConfig = nextJest({ dir: './' });
+
+const shared = {
+  testEnvironment: 'node',
+  moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
+};
+
+async function project(displayName, more) {
+  const config = await createJestConfig({ ...shared, displayName, ...more })();
+  // These ship ES modules only, so they are transformed like our own sources.
+  return {
+    ...config,
+    transformIgnorePatterns: ['/node_modules/(?!(fast-check|pure-rand|uuid|chrono-node|csv-parse)/)'],
+  };
+}
+
+export default async () => ({
+  projects: [
+    await project('unit', { testMatch: ['<rootDir>/src/**/*.test.ts'] }),
+    await project('integration', { testMatch: ['<rootDir>/tests/integration/**/*.test.ts'] }),
+  ],
+});

@@ -1,0 +1,30 @@
+import { defineConfig } from '@playwright/test';
+
+/** Debian's Chromium against the production build that scripts/test.mjs serves. */
+export default defineConfig({
+  testDir: 'tests/e2e',
+  workers: 1,
+  fullyParallel: false,
+  retries: 0,
+  timeout: 60_000,
+  outputDir: 'var/playwright',
+  reporter: [['list'], ['json']],
+  use: {
+    baseURL: process.env.BASE_URL,
+    viewport: { width: 1280, height: 800 },
+    timezoneId: 'Europe/Dublin',
+    locale: 'en-GB',
+    launchOptions: {
+      executablePath: '/usr/bin/chromium',
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+      ],
+    },
+  },
+});

@@ -1,0 +1,79 @@
+import { type ChildProcess, spawn } from 'node:child_process';
+import { randomUUID } from 'node:crypto';
+import { createServer } from 'node:net';
+import { createConnection, type Connection } from 'mysql2/promise';
+import { get, line, post } from '../fixtures/api';
+
+function freePort(): Promise<number> {
+  return new Promise((resolve) => {
+    const probe = createServer().listen(0, '127.0.0.1', () => {
+      const { port } = probe.address() as { port: number };
+      probe.close(() => resolve(port));
+    });
+  });
+}
+
+async function startServer(port: number): Promise<ChildProcess> {
+  const child = spawn(
+    process.execPath,
+    ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(port)],
+    {
+      stdio: 'ignore',
+      env: { ...process.env, NODE_ENV: 'production', PORT: String(port) },
+    },
+  );
+  for (let waited = 0; waited < 200; waited++) {
+    const up = await get('/api/v1/health', `http://localhost:${port}`).catch(() => null);
+    if (up?.status === 200) return child;
+    await new Promise((wake) => setTimeout(wake, 100));
+  }
+  child.kill('SIGKILL');
+  throw new Error('the server did not start');
+}
+
+async function counts(
+  db: Connection,
+  id: string,
+): Promise<{ commands: number; packages: number; events: number; lots: number }> {
+  const [rows] = await db.query(
+    `SELECT (SELECT COUNT(*) FROM command WHERE id = :id) AS commands,
+            (SELECT COUNT(*) FROM lot WHERE command_id = :id) AS lots,
+            (SELECT COUNT(*) FROM ledger_event WHERE command_id = :id) AS events,
+            (SELECT COUNT(*) FROM package JOIN lot ON lot.id = package.lot_id WHERE lot.command_id = :id) AS packages`,
+    { id },
+  );
+  return (rows as Awaited<ReturnType<typeof counts>>[])[0] as Awaited<ReturnType<typeof counts>>;
+}
+
+describe('a server killed in the middle of a haul', () => {
+  it('leaves all fifty packages or none, with a ledger that agrees; sent again, they are there once', async () => {
+    const db = await createConnection({ uri: process.env.DATABASE_URL ?? '', namedPlaceholders: true });
+    const body = (id: string) => ({
+      id,
+      type: 'haul.store',
+      lines: Array.from({ length: 10 }, () => line({ packs: 5 })),
+    });
+    const seen = new Set<number>();
+    for (const delay of [0, 8, 16, 24, 32, 45, 60, 400]) {
+      const port = await freePort();
+      const server = await startServer(port);
+      const id = randomUUID();
+      const sent = post('/api/v1/commands', body(id), `http://localhost:${port}`).catch(() => null);
+      await new Promise((wake) => setTimeout(wake, delay));
+      server.kill('SIGKILL');
+      await sent;
+      // The database rolls back when it notices that the connection is gone.
+      await new Promise((wake) => setTimeout(wake, 300));
+      const left = await counts(db, id);
+      seen.add(left.packages);
+      expect([
+        { commands: 0, lots: 0, events: 0, packages: 0 },
+        { commands: 1, lots: 10, events: 50, packages: 50 },
+      ]).toContainEqual(left);
+      expect((await post('/api/v1/commands', body(id))).status).toBe(200);
+      expect(await counts(db, id)).toEqual({ commands: 1, lots: 10, events: 50, packages: 50 });
+    }
+    await db.end();
+    expect(seen).toEqual(new Set([0, 50]));
+  }, 120_000);
+});

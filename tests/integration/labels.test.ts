@@ -1,0 +1,81 @@
+import { execFileSync } from 'node:child_process';
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import os from 'node:os';
+import path from 'node:path';
+import { BASE, command, line } from '../fixtures/api';
+
+interface Page {
+  widthMm: number;
+  heightMm: number;
+  text: string;
+  codes: (string | null)[];
+}
+
+const sheet = (query: string): Promise<Response> => fetch(`${BASE}/api/v1/labels?${query}`);
+
+async function readPages(response: Response, places: object[] = []): Promise<Page[]> {
+  const folder = mkdtempSync(path.join(os.tmpdir(), 'labels-'));
+  try {
+    const file = path.join(folder, 'sheet.pdf');
+    writeFileSync(file, Buffer.from(await response.arrayBuffer()));
+    const told = execFileSync(
+      process.execPath,
+      ['tests/fixtures/readSheet.mjs', file, JSON.stringify(places)],
+      {
+        encoding: 'utf8',
+      },
+    );
+    return JSON.parse(told) as Page[];
+  } finally {
+    rmSync(folder, { recursive: true });
+  }
+}
+
+async function storedCodes(more: Record<string, unknown>): Promise<string[]> {
+  const { body } = await command({ type: 'haul.store', lines: [line(more)] });
+  return body.answers[0].packages.map(({ code }: { code: string }) => code);
+}
+
+describe('a sheet of labels', () => {
+  it('carries four stickers whose codes lead to the packages', async () => {
+    const codes = await storedCodes({ called: 'Trout', packs: 4 });
+    const response = await sheet(`codes=${codes.join(',')}&size=sheet-21&start=3`);
+    expect(response.headers.get('content-type')).toBe('application/pdf');
+    // Stickers 3 to 6 of the sheet: column 3 of row 1, then row 2.
+    const slots = [
+      [2, 0],
+      [0, 1],
+      [1, 1],
+      [2, 1],
+    ] as const;
+    const places = slots.map(([column, row]) => ({
+      xMm: 7.25 + column * 66,
+      yMm: 15.15 + row * 38.1,
+      widthMm: 63,
+      heightMm: 38,
+    }));
+    const [page, ...more] = await readPages(response, places);
+    expect(more).toEqual([]);
+    expect([page?.widthMm, page?.heightMm].map((mm) => Math.round(mm ?? 0))).toEqual([210, 297]);
+    expect(page?.text).toContain('400 g');
+    expect(page?.codes).toEqual(codes.map((code) => `${BASE}/p/${code}`));
+    for (const address of page?.codes ?? []) {
+      const opened = await fetch(address ?? '');
+      expect(opened.status).toBe(200);
+      expect(await opened.text()).toContain(String(address).slice(-4));
+    }
+  });
+
+  it('prints a roll a page a label, and refuses what cannot be', async () => {
+    const codes = (await storedCodes({ packs: 2 })).join(',');
+    const roll = await readPages(await sheet(`codes=${codes}&size=roll-57`));
+    expect(roll.map(({ widthMm, heightMm }) => [Math.round(widthMm), Math.round(heightMm)])).toEqual([
+      [57, 40],
+      [57, 40],
+    ]);
+    expect((await sheet(`codes=${codes}&start=22`)).status).toBe(400);
+    expect((await sheet(`codes=${codes}&size=stamp`)).status).toBe(400);
+    expect((await sheet('codes=')).status).toBe(400);
+    expect((await sheet('codes=ZZ99')).status).toBe(404);
+  });
+});

@@ -1,0 +1,202 @@
+import { createConnection } from 'mysql2/promise';
+import { BASE, get, post } from '../fixtures/api';
+
+describe('reads', () => {
+  it('today, stock, zones, foods, ledger and health answer', async () => {
+    const today = (await get('/api/v1/today')).body;
+    expect(today.appliances.map(({ name }: { name: string }) => name)).toEqual([
+      'Larder fridge',
+      'Under-drawer',
+      'Boat-shed chest',
+    ]);
+    const bands = new Set(today.first_out.map(({ view }: { view: { band: string } }) => view.band));
+    expect(bands).toEqual(new Set(['past', 'today', 'soon']));
+    expect(today.counter.length).toBeGreaterThan(0);
+    expect((await get('/api/v1/zones')).body.zones).toHaveLength(14);
+    expect((await get('/api/v1/foods?q=vennison')).body.foods[0].id).toMatch(/venison/);
+    expect((await get('/api/v1/health')).body).toMatchObject({ database: 'reached', migrations: 'current' });
+  });
+
+  it('pages the whole stock by key, first out first, nothing twice and nothing lost', async () => {
+    const seen: { code: string; governing: { date: string } }[] = [];
+    let after = '';
+    for (let pages = 0; pages < 40; pages++) {
+      const { body } = await get(`/api/v1/stock?limit=17${after}`);
+      seen.push(...body.packages);
+      if (body.next === null) break;
+      after = `&after=${encodeURIComponent(body.next)}`;
+    }
+    const { total } = (await get('/api/v1/stock?limit=1')).body;
+    expect(new Set(seen.map(({ code }) => code)).size).toBe(total);
+    const dates = seen.map(({ governing }) => governing.date);
+    expect(dates).toEqual([...dates].sort());
+    expect((await get('/api/v1/stock?after=nonsense')).status).toBe(400);
+    expect((await get('/api/v1/stock?limit=0')).status).toBe(400);
+  });
+
+  it('finds by misspelt food and by code', async () => {
+    const { body } = await get('/api/v1/stock?q=musels');
+    expect(body.packages[0].food.name).toBe('Mussels');
+    const byCode = await get(`/api/v1/stock?q=${body.packages[0].code.toLowerCase()}`);
+    expect(byCode.body.packages).toHaveLength(1);
+  });
+
+  it('reads first out and a zone by index, without a scan or a sort', async () => {
+    const db = await createConnection({ uri: process.env.DATABASE_URL ?? '' });
+    for (const where of ['', 'AND zone_id = (SELECT id FROM zone LIMIT 1)', "AND food_id = 'trout'"]) {
+      const [rows] = await db.query(
+        `EXPLAIN SELECT image FROM package WHERE household_id = 1 AND here = TRUE ${where} AND first_out > '2020' ORDER BY first_out LIMIT 50`,
+      );
+      const [plan] = rows as { type: string; key: string; Extra: string }[];
+      expect(plan?.key).toMatch(/^package_(first_out|in_zone|of_food)$/);
+      expect(plan?.Extra).not.toMatch(/filesort|temporary/);
+    }
+    await db.end();
+  });
+
+  it('describes itself: every path of the description answers', async () => {
+    const { body } = await get('/api/v1/openapi.json');
+    expect(Object.keys(body.paths).length).toBeGreaterThan(12);
+    const keeping = body.components.schemas.KeepingRequest;
+    expect(Object.keys(keeping.properties)).toEqual(
+      expect.arrayContaining([
+        'food',
+        'today',
+        'history',
+        'printed',
+        'wrap',
+        'blanched',
+        'fridge_c',
+        'freezer_c',
+        'caution',
+      ]),
+    );
+    for (const [path, methods] of Object.entries(body.paths as Record<string, object>)) {
+      const address = `${BASE}${path.replace('{code}', 'ZZ99')}`;
+      const response =
+        'get' in methods
+          ? await fetch(address)
+          : await fetch(address, {
+              method: 'POST',
+              headers: { 'content-type': 'application/json' },
+              body: '{}',
+            });
+      expect([200, 400, 404]).toContain(response.status);
+      expect(response.headers.get('content-type')).toMatch(/json|pdf/);
+    }
+  });
+});
+
+describe('calculators', () => {
+  it('keeping: the example of the API page', async () => {
+    const { body } = await post('/api/v1/estimates/keeping', {
+      food: 'Beef mince',
+      today: '2027-03-10',
+      history: [
+        { did: 'bought', on: '2027-03-01' },
+        { did: 'frozen', on: '2027-03-02' },
+      ],
+      printed: { kind: 'use-by', date: '2027-03-04' },
+      wrap: 'zip-bag',
+    });
+    expect(body).toMatchObject({
+      food: { id: 'ground-beef' },
+      state: 'frozen',
+      use_by: null,
+      best_by: '2027-06-17',
+      governing: { date: '2027-06-17', kind: 'best-by' },
+      days_left: 99,
+      band: 'settled',
+      verdict: 'eat',
+    });
+    expect(body.trail.map(({ rule }: { rule: string }) => rule)).toEqual(['K2', 'K3', 'K5']);
+  });
+
+  it.each([
+    ['ambiguous', { food: 'stock', history: [{ did: 'bought', on: '2027-03-01' }] }, 422],
+    ['unknown', { food: 'unicorn', history: [{ did: 'bought', on: '2027-03-01' }] }, 422],
+    [
+      'refused',
+      {
+        food: 'milk',
+        today: '2027-03-02',
+        history: [
+          { did: 'bought', on: '2027-03-01' },
+          { did: 'thawing', on: '2027-03-01' },
+        ],
+      },
+      422,
+    ],
+    [
+      'no method',
+      {
+        food: 'trout',
+        today: '2027-03-02',
+        history: [
+          { did: 'bought', on: '2027-03-01' },
+          { did: 'thawed', on: '2027-03-01' },
+        ],
+      },
+      400,
+    ],
+    ['no history', { food: 'milk', history: [] }, 400],
+    ['unknown key', { food: 'milk', colour: 1, history: [{ did: 'bought', on: '2027-03-01' }] }, 400],
+  ])('keeping: %s', async (_what, body, status) => {
+    const answer = await post('/api/v1/estimates/keeping', body);
+    expect(answer.status).toBe(status);
+    expect(answer.body.error.message.length).toBeGreaterThan(10);
+  });
+
+  it('portions: exact sums; a price needs its currency', async () => {
+    const request = {
+      food: 'ground-beef',
+      total_g: 3900,
+      price_minor: 2820,
+      currency: 'EUR',
+      plan: { packs: 7 },
+    };
+    const { body } = await post('/api/v1/estimates/portions', request);
+    const sum = (key: string) =>
+      body.packs.reduce(
+        (all: number, pack: Record<string, number>) => all + (pack.count ?? 0) * (pack[key] ?? 0),
+        0,
+      );
+    expect([sum('amount_g'), sum('price_minor')]).toEqual([3900, 2820]);
+    const { currency: _gone, ...rest } = request;
+    expect((await post('/api/v1/estimates/portions', rest)).status).toBe(400);
+    expect((await post('/api/v1/estimates/portions', { ...request, plan: { eaters: 0 } })).status).toBe(400);
+  });
+
+  it('outage: a verdict with rule, evidence, certainty and source', async () => {
+    const body = {
+      now: '2027-01-05T18:00:00Z',
+      appliances: [
+        {
+          id: 'a',
+          kind: 'fridge',
+          fill: 0.7,
+          from: '2027-01-05T12:00:00Z',
+          until: null,
+          doors: 'shut',
+          readings: [],
+          telltale: 'none',
+        },
+      ],
+      items: [
+        { id: '1', food: 'milk', appliance: 'a', opened: false, seen: { mould: false }, cannot_check: false },
+      ],
+    };
+    const { body: answer } = await post('/api/v1/judge/outage', body);
+    expect(answer.verdicts).toEqual([
+      expect.objectContaining({
+        id: '1',
+        verdict: 'discard',
+        rule: 'O2',
+        certainty: 'published',
+        source: expect.stringContaining('FoodSafety'),
+      }),
+    ]);
+    const elsewhere = { ...body, items: [{ ...body.items[0], appliance: 'b' }] };
+    expect((await post('/api/v1/judge/outage', elsewhere)).status).toBe(422);
+  });
+});
