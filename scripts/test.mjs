@@ -73,10 +73,14 @@ function readReport(file) {
 
 async function jest(project, env) {
   const file = report(project);
-  await run(bin('jest'), ['--selectProjects', project, '--json', `--outputFile=${file}`, '--silent', '--forceExit'], {
-    env: { ...process.env, ...env },
-    stdio: ['ignore', 'ignore', 'inherit'],
-  });
+  await run(
+    bin('jest'),
+    ['--selectProjects', project, '--json', `--outputFile=${file}`, '--silent', '--forceExit'],
+    {
+      env: { ...process.env, ...env },
+      stdio: ['ignore', 'ignore', 'inherit'],
+    },
+  );
   const told = readReport(file);
   const failedSuites =
     told?.testResults?.filter((suite) => suite.status === 'failed' && suite.assertionResults.length === 0)

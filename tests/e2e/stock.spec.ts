@@ -1,0 +1,37 @@
+import { expect, test } from '@playwright/test';
+
+test('search forgives spelling, filters hold in the address, groups and labels work', async ({ page }) => {
+  await page.goto('/stock');
+  await page.getByRole('searchbox').fill('musels');
+  await expect(page.getByRole('row', { name: /Mussels/ })).toHaveCount(1);
+  await expect(page).toHaveURL(/q=musels/);
+  await page.reload();
+  await expect(page.getByRole('row', { name: /Mussels/ })).toHaveCount(1);
+  await page.getByRole('searchbox').fill('zzzz');
+  await expect(page.getByRole('heading', { name: 'Nothing found' })).toBeVisible();
+  await page.getByRole('button', { name: 'Show everything' }).click();
+  await page.getByLabel('State').selectOption('frozen');
+  await expect(page.getByRole('row', { name: /Mussels/ })).toHaveCount(0);
+  await page.getByLabel('Order').selectOption('zone');
+  await expect(page.getByRole('heading', { name: /^Layer 2, Boat-shed chest · \d+/ })).toBeVisible();
+  await page
+    .getByRole('checkbox', { name: /Choose Haddock/ })
+    .first()
+    .check();
+  await page
+    .getByRole('checkbox', { name: /Choose Haddock/ })
+    .nth(1)
+    .check();
+  await page.getByRole('button', { name: 'Labels for 2' }).click();
+  await expect(page.getByRole('dialog', { name: 'Labels for 2 packages' })).toBeVisible();
+});
+
+test('the address on a label opens the package; an unknown one says so', async ({ page }) => {
+  const { packages } = await (await page.request.get('/api/v1/stock?q=venison+haunch')).json();
+  await page.goto(`/p/${packages[0].code.toLowerCase()}`);
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Venison haunch, 2.1 kg');
+  await expect(page.getByRole('button', { name: 'Move down to thaw' })).toBeVisible();
+  const { status } = await (async () => ({ status: (await page.goto('/p/ZZ99'))?.status() }))();
+  expect(status).toBe(404);
+  await expect(page.getByRole('heading', { name: 'There is nothing here' })).toBeVisible();
+});
