@@ -23,7 +23,7 @@ test('search forgives spelling, filters hold in the address, groups and labels w
     .nth(1)
     .check();
   await page.getByRole('button', { name: 'Labels for 2' }).click();
-  await expect(page.getByRole('dialog', { name: 'Labels for 2 packages' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Labels for 2 packages' })).toBeVisible();
 });
 
 test('the address on a label opens the package; an unknown one says so', async ({ page }) => {

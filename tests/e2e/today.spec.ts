@@ -96,7 +96,7 @@ test('the whole way by keyboard: line, completion, recall, package, part, undo f
   await page.keyboard.press('t');
   await expect(page).toHaveURL(/\/$/);
   await page.keyboard.press('?');
-  await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Keys' })).toBeVisible();
   await page.keyboard.press('Escape');
   await page.keyboard.press('/');
   await expect(page.locator('#quick-line')).toBeFocused();
@@ -123,7 +123,7 @@ test('the whole way by keyboard: line, completion, recall, package, part, undo f
   await expect(sheet.getByRole('alert')).toHaveText('There are 500 g in it.');
   await sheet.getByLabel('How much, in g?').fill('200');
   await page.keyboard.press('Enter');
-  await expect(page.getByRole('dialog', { name: 'Quark, 300 g' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Quark, 300 g' })).toBeVisible();
   await expectAccessible(page);
   await page.keyboard.press('Escape');
   await page.locator('body').click({ position: { x: 640, y: 62 } });
@@ -161,7 +161,7 @@ for (const scheme of ['light', 'dark'] as const) {
     for (const path of ['/', '/stock', '/outage', '/ledger', '/nowhere']) {
       await page.goto(path);
       if (path === '/outage') {
-        await page.getByRole('button', { name: '4 h ago' }).click();
+        await page.getByRole('button', { name: '4 h ago', exact: true }).click();
         await expect(page.getByRole('region', { name: 'Throw out' })).toBeVisible();
       }
       await expectAccessible(page);

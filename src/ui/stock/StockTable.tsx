@@ -22,6 +22,17 @@ const GROUPS = [
 ] as const;
 type Grouping = (typeof GROUPS)[number][0];
 
+interface Filters {
+  q: string;
+  state: string;
+  zone: string;
+}
+
+function queryOf(filters: Filters): string {
+  const told = Object.entries(filters).map(([name, value]): [string, string] => [name, String(value).trim()]);
+  return new URLSearchParams(told.filter(([, value]) => value !== '')).toString();
+}
+
 function groupName(view: PackageView, grouping: Grouping): string {
   if (grouping === 'food') return view.food.name;
   return view.zone ? `${view.zone.name}, ${view.zone.appliance}` : 'On the counter';
@@ -37,7 +48,11 @@ export function StockTable({ first, zones }: { first: StockView; zones: { id: st
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
   const [grouping, setGrouping] = useState<Grouping>('none');
   const [searching, startSearch] = useTransition();
-  const [text, setText] = useState(params.get('q') ?? '');
+  const [filters, setFilters] = useState<Filters>(() => ({
+    q: params.get('q') ?? '',
+    state: params.get('state') ?? '',
+    zone: params.get('zone') ?? '',
+  }));
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
 
   const more = later?.after === first ? later : null;
@@ -51,11 +66,14 @@ export function StockTable({ first, zones }: { first: StockView; zones: { id: st
     return [...found.entries()].sort(([a], [b]) => a.localeCompare(b));
   }, [packages, grouping]);
 
-  const filter = (name: string, value: string): void => {
-    const query = new URLSearchParams(params);
-    if (value === '') query.delete(name);
-    else query.set(name, value);
-    startSearch(() => router.replace(`/stock?${query.toString()}`, { scroll: false }));
+  // The filters stand here and are copied to the address, which lags behind while a search runs.
+  const filter = (change: Partial<Filters>, waitMs = 0): void => {
+    const wanted = { ...filters, ...change };
+    setFilters(wanted);
+    clearTimeout(timer.current);
+    timer.current = setTimeout(() => {
+      startSearch(() => router.replace(`/stock?${queryOf(wanted)}`, { scroll: false }));
+    }, waitMs);
   };
   const toggle = (code: string): void => {
     const copy = new Set(chosen);
@@ -72,22 +90,17 @@ export function StockTable({ first, zones }: { first: StockView; zones: { id: st
           <input
             type="search"
             className="field"
-            value={text}
+            value={filters.q}
             placeholder="venison"
-            onChange={(event) => {
-              setText(event.target.value);
-              clearTimeout(timer.current);
-              const wanted = event.target.value.trim();
-              timer.current = setTimeout(() => filter('q', wanted), 200);
-            }}
+            onChange={(event) => filter({ q: event.target.value }, 200)}
           />
         </label>
         <label>
           <span className="block text-slate">State</span>
           <select
             className="field"
-            value={params.get('state') ?? ''}
-            onChange={(event) => filter('state', event.target.value)}
+            value={filters.state}
+            onChange={(event) => filter({ state: event.target.value })}
           >
             {STATES.map(([value, name]) => (
               <option key={value} value={value}>
@@ -100,8 +113,8 @@ export function StockTable({ first, zones }: { first: StockView; zones: { id: st
           <span className="block text-slate">Zone</span>
           <select
             className="field"
-            value={params.get('zone') ?? ''}
-            onChange={(event) => filter('zone', event.target.value)}
+            value={filters.zone}
+            onChange={(event) => filter({ zone: event.target.value })}
           >
             <option value="">All zones</option>
             {zones.map(({ id, name }) => (
@@ -149,10 +162,7 @@ export function StockTable({ first, zones }: { first: StockView; zones: { id: st
             type="button"
             className="button mt-4"
             data-main="true"
-            onClick={() => {
-              setText('');
-              router.replace('/stock');
-            }}
+            onClick={() => filter({ q: '', state: '', zone: '' })}
           >
             Show everything
           </button>
@@ -167,9 +177,9 @@ export function StockTable({ first, zones }: { first: StockView; zones: { id: st
           type="button"
           className="button"
           onClick={() => {
-            const query = new URLSearchParams(params);
-            query.set('after', next);
-            void fetchJson<StockView>(`/api/v1/stock?${query.toString()}`).then((page) =>
+            void fetchJson<StockView>(
+              `/api/v1/stock?${queryOf(filters)}&after=${encodeURIComponent(next)}`,
+            ).then((page) =>
               setLater({
                 after: first,
                 packages: [...(more?.packages ?? []), ...page.packages],
