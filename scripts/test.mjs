@@ -104,7 +104,7 @@ function ensureChromium() {
 async function main() {
   await ensureModules();
   if (wanted('checks')) {
-    check('Types', bin('tsc'), ['--noEmit']);
+    check('Types', bin('tsc'), ['--noEmit', '-p', 'tsconfig.check.json']);
     check('Lint', bin('eslint'), ['.', '--max-warnings', '0']);
     check('Format', bin('prettier'), ['--check', '.']);
     check('Unused exports', bin('knip'), ['--no-progress']);

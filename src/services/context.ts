@@ -1,3 +1,4 @@
+import { cache } from 'react';
 import { sql } from '@/store/database';
 import type { Household } from '@/store/households';
 import { readKitchen } from '@/store/kitchens';
@@ -5,12 +6,12 @@ import { todayIn } from './clock';
 import { ourHousehold, referenceOf } from './household';
 import type { ViewContext } from './packageView';
 
-/** Household, reference, kitchen and today: what every view begins with. */
-export async function viewContext(): Promise<ViewContext & { household: Household }> {
+/** Household, reference, kitchen and today: what every view begins with; read once for the parts of one page. */
+export const viewContext = cache(async (): Promise<ViewContext & { household: Household }> => {
   const household = await ourHousehold();
   const [reference, kitchen] = await Promise.all([
     referenceOf(household.id),
     readKitchen(sql(), household.id),
   ]);
   return { household, reference, kitchen, today: todayIn(household.timeZone) };
-}
+});

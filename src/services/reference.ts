@@ -33,7 +33,7 @@ function readRows(file: string, text: string): TableRow[] {
 }
 
 /** Reads and checks both tables. @throws BadReference with file, row and column of every fault */
-export function checkReference(foodsCsv: string, outageCsv: string) {
+function checkReference(foodsCsv: string, outageCsv: string) {
   const outage = readOutageClasses('data/outage.csv', readRows('data/outage.csv', outageCsv));
   const foods = readFoods('data/foods.csv', readRows('data/foods.csv', foodsCsv), outage.classes);
   const faults = [...outage.faults, ...foods.faults];

@@ -56,7 +56,7 @@ test('every date opens its trail', async ({ page }) => {
     .getByRole('button', { name: /Why this date/ });
   for (const at of [0, (await dates.count()) - 1]) {
     await dates.nth(at).click();
-    const trail = page.getByRole('region', { name: 'Why this date' });
+    const trail = page.getByRole('dialog', { name: 'Why this date' });
     await expect(trail).toContainText(/K2/);
     await expect(trail).toContainText('When in doubt, throw it out');
     await page.keyboard.press('Escape');
@@ -105,7 +105,7 @@ test('the whole way by keyboard: line, completion, recall, package, part, undo f
   await page.keyboard.press('Tab');
   await expect(page.locator('#quick-line')).toHaveValue('cottage cheese 300 g > middle shelf ');
   await page.keyboard.press('Enter');
-  await expect(toast(page, 'Cottage cheese 300 g stored')).toBeVisible();
+  await expect(toast(page, 'Stored Cottage cheese 300 g')).toBeVisible();
   await page.keyboard.press('ArrowUp');
   await expect(page.locator('#quick-line')).toHaveValue('cottage cheese 300 g > middle shelf ');
   await page.keyboard.press('Escape');

@@ -5,6 +5,9 @@
 export type CalendarDate = string;
 
 const DAY_MS = 86_400_000;
+/** Dates already written out, by day number: the same few thousand come again and again. */
+const datesByDay: CalendarDate[] = [];
+const MOST_KEPT = 84_000;
 const SHAPE = /^(\d{4})-(\d{2})-(\d{2})$/;
 
 /** True when `text` is a date that exists, written `YYYY-MM-DD` (so not 2027-02-30). */
@@ -16,14 +19,26 @@ export function isCalendarDate(text: string): boolean {
   return dateOfDay(dayNumber(text)) === text;
 }
 
+/** The digits of a date from one offset to another as a number, without cutting the text up. */
+function figure(date: CalendarDate, from: number, to: number): number {
+  let value = 0;
+  for (let at = from; at < to; at++) value = value * 10 + date.charCodeAt(at) - 48;
+  return value;
+}
+
 /** Whole days since 1970-01-01. The caller vouches for the date's shape. */
 export function dayNumber(date: CalendarDate): number {
-  return Date.UTC(Number(date.slice(0, 4)), Number(date.slice(5, 7)) - 1, Number(date.slice(8, 10))) / DAY_MS;
+  return Date.UTC(figure(date, 0, 4), figure(date, 5, 7) - 1, figure(date, 8, 10)) / DAY_MS;
 }
 
 /** The date of a day number; inverse of {@link dayNumber}. */
 export function dateOfDay(day: number): CalendarDate {
-  return new Date(day * DAY_MS).toISOString().slice(0, 10);
+  let date = datesByDay[day];
+  if (date === undefined) {
+    date = new Date(day * DAY_MS).toISOString().slice(0, 10);
+    if (day >= 0 && day < MOST_KEPT) datesByDay[day] = date;
+  }
+  return date;
 }
 
 /** `date` moved by whole `days` (negative goes back). */

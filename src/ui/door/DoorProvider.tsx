@@ -17,6 +17,7 @@ import { Toasts, type Toast } from './Toasts';
 
 const PackageSheet = dynamic(() => import('../package/PackageSheet').then((module) => module.PackageSheet));
 const ZoneSheet = dynamic(() => import('../map/ZoneSheet').then((module) => module.ZoneSheet));
+const TrailSheet = dynamic(() => import('../package/DateTrail').then((module) => module.TrailSheet));
 const LabelSheet = dynamic(() => import('../labels/LabelSheet').then((module) => module.LabelSheet));
 
 /** What lies over the page. */
@@ -24,6 +25,7 @@ type Open =
   | { kind: 'package'; code: string }
   | { kind: 'zone'; id: string; name: string }
   | { kind: 'labels'; codes: string[] }
+  | { kind: 'trail'; code: string; full: string }
   | null;
 
 interface Door {
@@ -33,6 +35,7 @@ interface Door {
   showPackage(code: string): void;
   showZone(id: string, name: string): void;
   showLabels(codes: string[]): void;
+  showTrail(code: string, full: string): void;
   busy: boolean;
 }
 
@@ -103,11 +106,12 @@ export function DoorProvider({ children }: { children: ReactNode }) {
   const showPackage = useCallback((code: string) => setOpen({ kind: 'package', code }), []);
   const showZone = useCallback((id: string, name: string) => setOpen({ kind: 'zone', id, name }), []);
   const showLabels = useCallback((codes: string[]) => setOpen({ kind: 'labels', codes }), []);
+  const showTrail = useCallback((code: string, full: string) => setOpen({ kind: 'trail', code, full }), []);
   const close = useCallback(() => setOpen(null), []);
 
   const door = useMemo<Door>(
-    () => ({ act, tell, showPackage, showZone, showLabels, busy: sending || refreshing }),
-    [act, tell, showPackage, showZone, showLabels, sending, refreshing],
+    () => ({ act, tell, showPackage, showZone, showLabels, showTrail, busy: sending || refreshing }),
+    [act, tell, showPackage, showZone, showLabels, showTrail, sending, refreshing],
   );
 
   return (
@@ -115,6 +119,7 @@ export function DoorProvider({ children }: { children: ReactNode }) {
       {children}
       {open?.kind === 'package' && <PackageSheet code={open.code} onClose={close} />}
       {open?.kind === 'zone' && <ZoneSheet id={open.id} name={open.name} onClose={close} />}
+      {open?.kind === 'trail' && <TrailSheet code={open.code} full={open.full} onClose={close} />}
       {open?.kind === 'labels' && <LabelSheet codes={open.codes} onClose={close} />}
       <Toasts toasts={toasts} dismiss={dismiss} />
     </DoorContext>

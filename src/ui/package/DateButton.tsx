@@ -1,7 +1,6 @@
 'use client';
 
-import { Popover, PopoverButton, PopoverPanel } from '@headlessui/react';
-import { DateTrail } from './DateTrail';
+import { useDoor } from '../door/DoorProvider';
 
 /** A date that explains itself: opens the trail of rules that made it. */
 export function DateButton({
@@ -15,21 +14,17 @@ export function DateButton({
   full: string;
   past: boolean;
 }) {
+  const { showTrail } = useDoor();
   return (
-    <Popover className="relative shrink-0">
-      <PopoverButton
-        aria-label={`${full}. Why this date?`}
-        title={full}
-        className={`date-button min-h-11 min-w-11 text-left font-heading text-base font-semibold ${past ? 'text-beet' : ''}`}
-      >
-        {words}
-      </PopoverButton>
-      <PopoverPanel
-        anchor={{ to: 'bottom start', gap: 4, padding: 12 }}
-        className="card z-[70] w-[min(26rem,92vw)] p-4 shadow-xl"
-      >
-        <DateTrail code={code} full={full} />
-      </PopoverPanel>
-    </Popover>
+    <button
+      type="button"
+      aria-haspopup="dialog"
+      aria-label={`${words}: ${full}. Why this date?`}
+      title={full}
+      onClick={() => showTrail(code, full)}
+      className={`date-button min-h-11 min-w-11 shrink-0 text-left font-heading text-base font-semibold ${past ? 'text-beet' : ''}`}
+    >
+      {words}
+    </button>
   );
 }

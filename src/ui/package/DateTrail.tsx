@@ -5,6 +5,7 @@ import { sayPlainDate } from '@/core/calendar/sayDate';
 import type { TrailLine } from '@/core/keeping/history';
 import type { PackageDetail } from '@/services/package';
 import { fetchJson } from '../door/sendCommand';
+import { Sheet } from '../door/Sheet';
 
 /** The lines of a trail: rule, what it did to the date, source. */
 export function TrailLines({ trail }: { trail: readonly TrailLine[] }) {
@@ -27,7 +28,7 @@ export function TrailLines({ trail }: { trail: readonly TrailLine[] }) {
 }
 
 /** The trail of one package, fetched when it is asked for. */
-export function DateTrail({ code, full }: { code: string; full: string }) {
+export function TrailSheet({ code, full, onClose }: { code: string; full: string; onClose: () => void }) {
   const [detail, setDetail] = useState<PackageDetail | null>(null);
   const [fault, setFault] = useState('');
   useEffect(() => {
@@ -36,17 +37,21 @@ export function DateTrail({ code, full }: { code: string; full: string }) {
       .catch((error: Error) => setFault(error.message));
   }, [code]);
   return (
-    <section aria-label="Why this date">
-      <h3 className="text-base first-letter:uppercase">{full}</h3>
+    <Sheet title="Why this date" onClose={onClose}>
+      <p className="font-heading text-lg font-semibold">
+        {detail ? `${detail.food.name}, ${detail.amount_words}` : code}
+      </p>
+      <p className="font-heading text-2xl font-semibold first-letter:uppercase">{full}</p>
       {fault !== '' && <p className="text-beet">{fault}</p>}
       {detail ? (
         <TrailLines trail={detail.trail} />
       ) : (
         fault === '' && <p className="mt-2 text-slate">Looking it up …</p>
       )}
-      <p className="mt-3 text-[0.9375rem] text-slate">
-        When in doubt, throw it out. Your local food-safety advice comes first.
+      <p className="mt-4 text-slate">
+        When in doubt, throw it out. Your local food-safety advice comes first; babies, pregnant, old or ill
+        people need more caution.
       </p>
-    </section>
+    </Sheet>
   );
 }

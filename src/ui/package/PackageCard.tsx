@@ -53,7 +53,7 @@ export function PackageCard({ detail }: { detail: PackageDetail }) {
         ))}
       </dl>
       <section>
-        <h3 className="text-lg">Why this date</h3>
+        <h2 className="text-lg">Why this date</h2>
         <TrailLines trail={detail.trail} />
         <p className="mt-3 text-[0.9375rem] text-slate">
           When in doubt, throw it out. Your local food-safety advice comes first.

@@ -1,17 +1,11 @@
 'use client';
 
-import { Dialog, DialogPanel, DialogTitle } from '@headlessui/react';
+import dynamic from 'next/dynamic';
 import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
 import { PLACES } from './places';
 
-const OTHERS = [
-  ['/', 'type into the quick line'],
-  ['?', 'show this list'],
-  ['Tab', 'in the quick line: finish the word'],
-  ['↑', 'in the quick line: the line before'],
-  ['Esc', 'close what lies on top'],
-] as const;
+const KeyList = dynamic(() => import('./KeyList').then((module) => module.KeyList));
 
 function isTyping(target: EventTarget | null): boolean {
   return (
@@ -38,30 +32,5 @@ export function Shortcuts() {
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
   }, [router]);
-  return (
-    <Dialog open={shown} onClose={() => setShown(false)} className="relative z-50">
-      <div className="fixed inset-0 flex items-center justify-center bg-black/40 p-4">
-        <DialogPanel className="card w-full max-w-md p-6">
-          <DialogTitle className="text-xl">Keys</DialogTitle>
-          <dl className="mt-4 grid grid-cols-[3.5rem_1fr] gap-y-2">
-            {PLACES.map(({ key, name }) => (
-              <div key={key} className="contents">
-                <dt className="font-heading font-bold">{key}</dt>
-                <dd>go to {name}</dd>
-              </div>
-            ))}
-            {OTHERS.map(([key, says]) => (
-              <div key={key} className="contents">
-                <dt className="font-heading font-bold">{key}</dt>
-                <dd>{says}</dd>
-              </div>
-            ))}
-          </dl>
-          <button type="button" className="button mt-5" onClick={() => setShown(false)}>
-            Close
-          </button>
-        </DialogPanel>
-      </div>
-    </Dialog>
-  );
+  return shown ? <KeyList onClose={() => setShown(false)} /> : null;
 }

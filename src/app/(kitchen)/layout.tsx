@@ -6,7 +6,7 @@ import { CounterStrip } from '@/ui/shell/CounterStrip';
 import { DatabaseGone } from '@/ui/shell/DatabaseGone';
 import { Shortcuts } from '@/ui/shell/Shortcuts';
 import { TopBar } from '@/ui/shell/TopBar';
-import './globals.css';
+import '../globals.css';
 
 export const dynamic = 'force-dynamic';
 

@@ -1,0 +1,5 @@
+export const dynamic = 'force-dynamic';
+
+export default function BlankPage() {
+  return <p>nothing</p>;
+}
