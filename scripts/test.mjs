@@ -126,7 +126,11 @@ async function main() {
     });
     const env = { BASE_URL: `http://localhost:${port}`, DATABASE_URL: database.url };
     if (wanted('integration')) await jest('integration', env);
-    if (wanted('e2e')) await playwright(env);
+    if (wanted('e2e')) {
+      // What the integration tests stored is not for the screens.
+      if (wanted('integration')) await prepareDatabase(database.url, ['--reset']);
+      await playwright(env);
+    }
   }
 }
 

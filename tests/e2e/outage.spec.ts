@@ -5,7 +5,10 @@ test('after a cut every package gets a verdict with its reason, and what was see
 }) => {
   await page.goto('/outage');
   await expect(page.getByText('Tell when the power went off.')).toBeVisible();
-  await page.getByRole('button', { name: '24 h ago' }).click();
+  await expect(async () => {
+    await page.getByRole('button', { name: '24 h ago' }).click();
+    await expect(page.getByRole('region', { name: 'Throw out' })).toBeVisible({ timeout: 1000 });
+  }).toPass();
   const out = page.getByRole('region', { name: 'Throw out' });
   await out.getByRole('button', { name: /^Mussels/ }).click();
   await expect(out).toContainText(/without power; the published limit is 4 h/);
