@@ -14,6 +14,7 @@ import { viewContext } from './context';
 import { Problem } from './problem';
 
 const MM = 72 / 25.4;
+const SMALLEST_POINTS = 6;
 const INK = '#16302f';
 const SLATE = '#3c5655';
 const FONTS = {
@@ -75,10 +76,11 @@ function drawLabel(
   const x = xMm * MM + pad;
   const y = yMm * MM + pad;
   const height = heightMm * MM - 2 * pad;
-  const qrSide = Math.min(height - 12, 22 * MM);
-  const width = widthMm * MM - 2 * pad - qrSide - 2 * MM;
+  const qrSide = Math.min(height - 12, 19 * MM);
+  const width = widthMm * MM - 2 * pad - qrSide - 1.5 * MM;
   const qrX = xMm * MM + widthMm * MM - pad - qrSide;
   const scale = heightMm / 38;
+  /** One line shrinks until it fits, so that no date is ever cut; a name may run over two. */
   const line = (
     font: keyof typeof FONTS,
     points: number,
@@ -87,22 +89,22 @@ function drawLabel(
     top: number,
     lines = 1,
   ): number => {
-    document
-      .font(font)
-      .fontSize(points * scale)
-      .fillColor(colour);
+    document.font(font).fillColor(colour);
+    let size = points * scale;
+    document.fontSize(size);
+    while (lines === 1 && size > SMALLEST_POINTS && document.widthOfString(text) > width) {
+      size -= 0.25;
+      document.fontSize(size);
+    }
     const lineHeight = document.currentLineHeight();
     document.text(text, x, top, { width, height: lineHeight * lines + 0.5, ellipsis: true, lineGap: -1 });
-    const used = Math.min(
-      lines,
-      Math.max(1, Math.ceil(document.heightOfString(text, { width, lineGap: -1 }) / lineHeight)),
-    );
-    return top + used * lineHeight;
+    const used = Math.ceil(document.heightOfString(text, { width, lineGap: -1 }) / lineHeight);
+    return top + Math.min(lines, Math.max(1, used)) * lineHeight;
   };
   let top = line('heading', 13, INK, label.name, y, 2);
   top = line('text', 10, INK, label.amount, top);
   top = line('text', 9, SLATE, label.happened, top);
-  top = line('strong', 10.5, INK, label.due, top + 1);
+  top = line('strong', 11.5, INK, label.due, top + 1);
   line('text', 7.8, SLATE, label.thenDo, top + 1, 2);
   drawQr(document, label.address, qrX, y, qrSide);
   document

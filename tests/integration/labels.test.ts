@@ -58,6 +58,10 @@ describe('a sheet of labels', () => {
     expect(more).toEqual([]);
     expect([page?.widthMm, page?.heightMm].map((mm) => Math.round(mm ?? 0))).toEqual([210, 297]);
     expect(page?.text).toContain('400 g');
+    // The date stands whole, year and all, on every sticker.
+    expect(
+      page?.text.match(/best by \d{1,2} [A-Z][a-z]{2} 20\d\d|use by \d{1,2} [A-Z][a-z]{2} 20\d\d/g),
+    ).toHaveLength(4);
     expect(page?.codes).toEqual(codes.map((code) => `${BASE}/p/${code}`));
     for (const address of page?.codes ?? []) {
       const opened = await fetch(address ?? '');

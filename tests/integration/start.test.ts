@@ -1,8 +1,11 @@
+import { spawn } from 'node:child_process';
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { createServer } from 'node:net';
 import os from 'node:os';
 import path from 'node:path';
 import { BadReference, loadReference } from '@/services/reference';
 import { closeDatabase } from '@/store/database';
+import { get } from '../fixtures/api';
 
 afterAll(closeDatabase);
 
@@ -22,4 +25,31 @@ describe('a bad reference file', () => {
     await expect(loadReference(folder)).rejects.toThrow(BadReference);
     rmSync(folder, { recursive: true });
   });
+});
+
+describe('npm start', () => {
+  it('takes the next free port, prints the address last, and stops what it started on SIGTERM', async () => {
+    const occupied = createServer();
+    await new Promise<void>((done) => occupied.listen(0, '127.0.0.1', done));
+    const { port } = occupied.address() as { port: number };
+    const child = spawn(process.execPath, ['scripts/start.mjs'], {
+      env: { ...process.env, PORT: String(port) },
+    });
+    let printed = '';
+    child.stdout.on('data', (chunk: Buffer) => (printed += chunk.toString()));
+    const ended = new Promise<number | null>((done) => child.once('exit', done));
+    for (let waited = 0; waited < 300 && !printed.includes('Orderly Frost is at'); waited++) {
+      await new Promise((wake) => setTimeout(wake, 100));
+    }
+    const address = /Orderly Frost is at (http:\/\/localhost:\d+)\n$/.exec(printed)?.[1] ?? '';
+    expect(printed).toContain(`Port ${port} is taken`);
+    expect(printed).not.toMatch(/Installing|Building/);
+    expect((await get('/api/v1/health', address)).status).toBe(200);
+    child.kill('SIGTERM');
+    expect(await ended).toBe(0);
+    await expect(fetch(`${address}/api/v1/health`)).rejects.toThrow();
+    // The database was not its own, so it is still there.
+    expect((await get('/api/v1/health')).status).toBe(200);
+    occupied.close();
+  }, 60_000);
 });

@@ -1,8 +1,16 @@
 'use client';
 
-import { DatabaseGone } from '@/ui/shell/DatabaseGone';
+import { useRouter } from 'next/navigation';
+import { startTransition } from 'react';
+import { PageTrouble } from '@/ui/shell/PageTrouble';
 
-/** A page that could not be made: most often the database went away in the middle. Comes back by itself. */
-export default function PageError() {
-  return <DatabaseGone />;
+/** A page that could not be made: most often the database went away in the middle. */
+export default function PageError({ reset }: { error: Error; reset: () => void }) {
+  const router = useRouter();
+  const retry = (): void =>
+    startTransition(() => {
+      router.refresh();
+      reset();
+    });
+  return <PageTrouble retry={retry} />;
 }

@@ -77,6 +77,7 @@ export function QuickBench({ begin, hint }: { begin: string; hint: string }) {
     if (event.key === 'Enter') void store();
     else if (event.key === 'Escape') setOpen(false);
     else if (
+      open &&
       event.key === 'Tab' &&
       !event.shiftKey &&
       completions[0] &&

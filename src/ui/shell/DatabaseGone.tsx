@@ -6,7 +6,7 @@ import { useEffect, useState } from 'react';
 const EVERY_MS = 2500;
 
 /** Shown in place of a page while the database is out of reach; comes back by itself. */
-export function DatabaseGone() {
+export function DatabaseGone({ onBack }: { onBack?: () => void }) {
   const router = useRouter();
   const [tries, setTries] = useState(0);
   useEffect(() => {
@@ -14,12 +14,14 @@ export function DatabaseGone() {
       setTries((count) => count + 1);
       fetch('/api/v1/health', { cache: 'no-store' })
         .then((response) => {
-          if (response.ok) router.refresh();
+          if (!response.ok) return;
+          if (onBack) onBack();
+          else router.refresh();
         })
         .catch(() => undefined);
     }, EVERY_MS);
     return () => clearInterval(timer);
-  }, [router]);
+  }, [router, onBack]);
   return (
     <main className="mx-auto flex min-h-dvh max-w-xl flex-col justify-center gap-4 p-6">
       <h1 className="text-3xl">The store cannot be reached</h1>
