@@ -6,7 +6,7 @@ import { FirstOut } from '@/ui/today/FirstOut';
 export default async function TodayPage() {
   const view = await readToday();
   return (
-    <div className="grid gap-4 lg:h-[calc(100dvh-9.6rem)] lg:grid-cols-[minmax(0,1.78fr)_minmax(0,1fr)]">
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-4 lg:h-[calc(100dvh-9.6rem)] lg:grid-cols-[minmax(0,1.78fr)_minmax(0,1fr)]">
       <div className="flex min-h-0 flex-col gap-2.5 max-lg:order-2 max-lg:mt-2 max-md:hidden">
         <div className="max-lg:hidden">
           <Heading words={view.today_words} summary={view.summary} />

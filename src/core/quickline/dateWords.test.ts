@@ -1,0 +1,50 @@
+import { dateWords } from './dateWords';
+
+const TODAY = '2026-11-25'; // a Wednesday
+
+describe('a day that has been', () => {
+  it.each([
+    ['mon', '2026-11-23'],
+    ['wed', '2026-11-25'],
+    ['fri', '2026-11-20'],
+    ['last friday', '2026-11-20'],
+    ['yesterday / 6 jar', '2026-11-24'],
+    ['3 weeks ago', '2026-11-04'],
+    ['25 dec', '2025-12-25'],
+    ['on 5 nov', '2026-11-05'],
+    ['the 5th of november', '2026-11-05'],
+    ['2026-11-03', '2026-11-03'],
+    ['12.11.26', '2026-11-12'],
+  ])('“%s” is %s', (text, date) => {
+    expect(dateWords(` ${text}`, TODAY, 'past')).toMatchObject({ date });
+  });
+});
+
+describe('a day to come', () => {
+  it.each([
+    ['3 dec', '2026-12-03'],
+    ['3/12', '2026-12-03'],
+    ['fri', '2026-11-27'],
+    ['in 6 days', '2026-12-01'],
+    ['12/3/27', '2027-03-12'],
+  ])('“%s” is %s', (text, date) => {
+    expect(dateWords(text, TODAY, 'ahead')).toMatchObject({ date });
+  });
+});
+
+it('takes no more of the text than the date', () => {
+  const text = ' yesterday > top shelf';
+  expect(dateWords(text, TODAY, 'past')).toEqual({ date: '2026-11-24', length: ' yesterday'.length });
+});
+
+it('tells a date that does not exist from no date at all', () => {
+  for (const text of ['31 feb', '30.2.2027', '29/2/27', '32 dec']) {
+    expect([text, dateWords(text, TODAY, 'ahead')]).toEqual([
+      text,
+      expect.objectContaining({ missing: true }),
+    ]);
+  }
+  for (const text of ['', '600 g', '/ 3', '@ 9.60', 'flat', '14 thighs']) {
+    expect([text, dateWords(text, TODAY, 'past')]).toEqual([text, null]);
+  }
+});
