@@ -1,259 +1,11 @@
-import { sayPlainDate } from '../calendar/sayDate';
 import type { NamedFood } from '../foods/findFood';
-import type { Start } from '../keeping/history';
-import { isStart, START_WORDS } from '../keeping/startDates';
-import { type Form, type IntakeLine, MOST_PACKS } from '../ledger/intakeLine';
-import { amountFault, isUnit, readAmount } from '../units/readAmount';
 import { sayAmount } from '../units/sayAmount';
-import { dateWords } from './dateWords';
-import type { Meaning, QuickFault, QuickPart, QuickReading, QuickVocabulary } from './quickLine';
+import { QuickDraft } from './quickDraft';
+import type { QuickReading, QuickVocabulary } from './quickLine';
+import { READERS } from './quickReaders';
 import { type QuickToken, quickTokens } from './quickTokens';
-import { FORM_WORDS, HAPPENED_WORDS, PRINTED_WORDS, WRAP_WORDS } from './quickWords';
+import { HAPPENED_WORDS } from './quickWords';
 import { readFoodWords } from './readFoodWords';
-import { readPlaceWords } from './readPlaceWords';
-
-const CURRENCY_SIGNS = new Set(['€', '£', '$']);
-
-/** The line under construction; every reader below takes tokens from the front and tells what it understood. */
-class Draft {
-  readonly parts: QuickPart[] = [];
-  readonly faults: QuickFault[] = [];
-  amount: { amount: number; unit: 'g' | 'ml' | 'pc' } | null = null;
-  line: Omit<IntakeLine, 'food' | 'called' | 'amount' | 'unit' | 'start'> = {
-    packs: 1,
-    form: null,
-    wrap: null,
-    priceMinor: null,
-    zone: null,
-    printed: null,
-    openedOn: null,
-    frozenOn: null,
-    blanched: true,
-    note: '',
-  };
-  start: { did: Start; on: string } | null = null;
-  /** Set by "3 × 500 g". */
-  each = false;
-
-  constructor(
-    readonly text: string,
-    readonly tokens: QuickToken[],
-    readonly vocabulary: QuickVocabulary,
-  ) {}
-
-  part(meaning: Meaning, first: QuickToken, to: number, says: string): void {
-    this.parts.push({ meaning, from: first.from, to, says });
-  }
-
-  fault(first: QuickToken, to: number, says: string, candidates: string[] = []): void {
-    this.part('unknown', first, to, says);
-    this.faults.push({ from: first.from, to, says, candidates });
-  }
-
-  /** Tokens up to the one that ends at or before an offset. */
-  countTo(at: number, offset: number): number {
-    let count = 0;
-    while ((this.tokens[at + count]?.to ?? Infinity) <= offset) count += 1;
-    return count;
-  }
-}
-
-type Reader = (draft: Draft, token: QuickToken, at: number) => number;
-
-function numberOf(token: QuickToken | undefined): number {
-  return Number(token?.text.replace(',', '.'));
-}
-
-const readPacks: Reader = (draft, token, at) => {
-  if (token.text !== '/' && token.text !== '×') return 0;
-  const count = draft.tokens[at + 1];
-  if (count?.kind !== 'number') {
-    draft.fault(token, token.to, 'How many packs? Write a number after it.');
-    return 1;
-  }
-  const packs = numberOf(count);
-  if (!Number.isInteger(packs) || packs < 1)
-    draft.fault(token, count.to, 'Packs are counted in whole numbers from 1.');
-  else if (packs > MOST_PACKS)
-    draft.fault(token, count.to, `${packs} packs in one line: ${MOST_PACKS} at most.`);
-  else {
-    draft.line.packs = packs;
-    draft.part('packs', token, count.to, packs === 1 ? 'one pack' : `${packs} packs`);
-  }
-  return 2;
-};
-
-const readPrice: Reader = (draft, token, at) => {
-  const next = draft.tokens[at + 1];
-  const signed = token.kind === 'number' && next !== undefined && CURRENCY_SIGNS.has(next.text);
-  const led = CURRENCY_SIGNS.has(token.text) && next?.kind === 'number';
-  if (token.text !== '@' && !signed && !led) return 0;
-  const figureAt = signed ? at : CURRENCY_SIGNS.has(next?.text ?? '') ? at + 2 : at + 1;
-  const figure = draft.tokens[figureAt];
-  if (figure?.kind !== 'number') {
-    draft.fault(token, token.to, 'A price is a number: @ 9.60.');
-    return 1;
-  }
-  const after = draft.tokens[figureAt + 1];
-  const sign = after && CURRENCY_SIGNS.has(after.text) ? after : undefined;
-  const minor = Math.round(numberOf(figure) * 100);
-  if (minor > 100_000_00) draft.fault(token, figure.to, 'That price is too high to be right.');
-  else {
-    draft.line.priceMinor = minor;
-    draft.part('price', token, (sign ?? figure).to, `price ${(minor / 100).toFixed(2)}`);
-  }
-  return figureAt + (sign ? 2 : 1) - at;
-};
-
-const readAmountWords: Reader = (draft, token, at) => {
-  const negative = token.text === '-' || token.text === '−';
-  const figureAt = negative ? at + 1 : at;
-  const figure = draft.tokens[figureAt];
-  if (figure?.kind !== 'number') return 0;
-  const times = draft.tokens[figureAt + 1];
-  const eachFigure = draft.tokens[figureAt + 2];
-  if (!negative && (times?.lower === 'x' || times?.text === '×') && eachFigure?.kind === 'number') {
-    const packs = numberOf(figure);
-    if (!Number.isInteger(packs) || packs < 1 || packs > MOST_PACKS) {
-      draft.fault(figure, figure.to, `Packs are whole numbers from 1 to ${MOST_PACKS}.`);
-    } else {
-      draft.line.packs = packs;
-      draft.each = true;
-      draft.part('packs', figure, times.to, `${packs} packs, each`);
-    }
-    return 2;
-  }
-  const unitToken = draft.tokens[figureAt + 1];
-  const unit = unitToken && unitToken.kind === 'word' && isUnit(unitToken.lower) ? unitToken : null;
-  const to = (unit ?? figure).to;
-  const read = readAmount(numberOf(figure) * (negative ? -1 : 1), unit?.lower ?? null);
-  const used = (unit ? 2 : 1) + (negative ? 1 : 0);
-  const fault = read && amountFault(read.amount, read.unit);
-  if (!read || fault) draft.fault(token, to, fault ?? 'That is no amount.');
-  else if (draft.amount) draft.fault(token, to, 'A second amount: which one is right?');
-  else {
-    draft.amount = read;
-    draft.part(
-      'amount',
-      token,
-      to,
-      read.unit === 'pc' ? `${read.amount} pieces` : sayAmount(read.amount, read.unit),
-    );
-  }
-  return used;
-};
-
-const readPlace: Reader = (draft, token, at) => {
-  if (token.text !== '>' && token.text !== '→') return 0;
-  const words: QuickToken[] = [];
-  for (let next = at + 1; next < draft.tokens.length; next++) {
-    const word = draft.tokens[next];
-    if (!word || word.kind === 'mark') break;
-    words.push(word);
-  }
-  const read = readPlaceWords(
-    words.map((word) => word.text),
-    draft.vocabulary.zones,
-  );
-  const to = words[read.words - 1]?.to ?? token.to;
-  if ('zone' in read) {
-    draft.line.zone = read.zone?.id ?? null;
-    draft.part(
-      'place',
-      token,
-      to,
-      read.zone ? `to ${read.zone.name}, ${read.zone.appliance}` : 'stays on the counter',
-    );
-  } else {
-    const names = read.candidates.map((zone) => `> ${zone.name} ${zone.appliance}`);
-    draft.fault(
-      token,
-      to,
-      words.length === 0
-        ? 'Which zone?'
-        : names.length > 0
-          ? 'Several zones are called that.'
-          : 'There is no such zone.',
-      names.slice(0, 6),
-    );
-  }
-  return 1 + read.words;
-};
-
-const readPrinted: Reader = (draft, token, at) => {
-  const second = draft.tokens[at + 1];
-  const kind =
-    PRINTED_WORDS[`${token.lower} ${second?.lower ?? ''}`] ?? PRINTED_WORDS[token.lower.replace('-', ' ')];
-  if (!kind) return 0;
-  const lead = token.lower.includes('-') ? token : (second ?? token);
-  const used = lead === token ? 1 : 2;
-  const read = dateWords(draft.text.slice(lead.to), draft.vocabulary.today, 'ahead');
-  if (!read || 'missing' in read) {
-    const to = lead.to + (read?.length ?? 0);
-    draft.fault(
-      token,
-      to,
-      read ? 'That date does not exist.' : 'Which date is printed? Write it after: use by 3 dec.',
-    );
-    return used + draft.countTo(at + used, to);
-  }
-  const to = lead.to + read.length;
-  draft.line.printed = { kind, date: read.date };
-  draft.part('printed', token, to, `printed ${kind} ${sayPlainDate(read.date)}`);
-  return used + draft.countTo(at + used, to);
-};
-
-const readHappened: Reader = (draft, token, at) => {
-  const did = Object.hasOwn(HAPPENED_WORDS, token.lower) ? HAPPENED_WORDS[token.lower] : undefined;
-  const { today } = draft.vocabulary;
-  if (!did) {
-    const bare = token.kind === 'word' ? dateWords(draft.text.slice(token.from), today, 'past') : null;
-    if (!bare || 'missing' in bare || draft.start) return 0;
-    draft.start = { did: 'bought', on: bare.date };
-    draft.part('happened', token, token.from + bare.length, `bought ${sayPlainDate(bare.date)}`);
-    return draft.countTo(at, token.from + bare.length);
-  }
-  const read = dateWords(draft.text.slice(token.to), today, 'past');
-  const to = token.to + (read?.length ?? 0);
-  const used = 1 + (read ? draft.countTo(at + 1, to) : 0);
-  const on = read && 'date' in read ? read.date : today;
-  if (read && 'missing' in read) draft.fault(token, to, 'That date does not exist.');
-  else if (on > today) draft.fault(token, to, `${sayPlainDate(on)} is still to come.`);
-  else {
-    if (isStart(did)) draft.start = { did, on };
-    else if (did === 'opened') draft.line.openedOn = on;
-    else draft.line.frozenOn = on;
-    draft.part('happened', token, to, `${isStart(did) ? START_WORDS[did] : did} ${sayPlainDate(on)}`);
-  }
-  return used;
-};
-
-const readForm: Reader = (draft, token) => {
-  const wrap = Object.hasOwn(WRAP_WORDS, token.lower) ? WRAP_WORDS[token.lower] : undefined;
-  const form: Form | undefined = Object.hasOwn(FORM_WORDS, token.lower) ? FORM_WORDS[token.lower] : undefined;
-  if (wrap) {
-    draft.line.wrap = wrap;
-    draft.part('wrap', token, token.to, `in ${wrap.replace('-', ' ')}`);
-  } else if (form) {
-    draft.line.form = form;
-    draft.part('form', token, token.to, form);
-  } else if (token.lower === 'raw' || token.lower === 'unblanched' || token.lower === 'blanched') {
-    draft.line.blanched = token.lower === 'blanched';
-    draft.part('form', token, token.to, draft.line.blanched ? 'blanched' : 'not blanched');
-  } else return 0;
-  return 1;
-};
-
-/** In the order in which they are tried; the first that takes a token keeps it. */
-const READERS: readonly Reader[] = [
-  readPrinted,
-  readPrice,
-  readPacks,
-  readPlace,
-  readHappened,
-  readAmountWords,
-  readForm,
-];
 
 function beginsDetail(token: QuickToken): boolean {
   return (
@@ -263,7 +15,7 @@ function beginsDetail(token: QuickToken): boolean {
   );
 }
 
-function readRest(draft: Draft, from: number): void {
+function readRest(draft: QuickDraft, from: number): void {
   let at = from;
   while (at < draft.tokens.length) {
     const token = draft.tokens[at];
@@ -282,7 +34,7 @@ function readRest(draft: Draft, from: number): void {
 }
 
 /** Goes to a freezer without a word about freezing: frozen today, or the day it came in is said otherwise. */
-function freezeByPlace(draft: Draft): void {
+function freezeByPlace(draft: QuickDraft): void {
   const zone = draft.vocabulary.zones.find(({ id }) => id === draft.line.zone);
   if (zone?.cold === 'freezer' && draft.line.frozenOn === null) draft.line.frozenOn = draft.vocabulary.today;
 }
@@ -296,7 +48,7 @@ export function parseQuickLine<F extends NamedFood>(
   vocabulary: QuickVocabulary<F>,
 ): QuickReading {
   const tokens = quickTokens(text);
-  const draft = new Draft(text, tokens, vocabulary);
+  const draft = new QuickDraft(text, tokens, vocabulary);
   const first = tokens[0];
   if (!first) return { text, parts: [], faults: [], line: null };
   const read = readFoodWords(vocabulary.foods, tokens, beginsDetail);
@@ -344,7 +96,7 @@ function sayCalled(typed: string): string {
 }
 
 /** Without a word on when it came in: today, or the day it was opened or frozen if that is longer ago. */
-function earliest(today: string, { line }: Draft): string {
+function earliest(today: string, { line }: QuickDraft): string {
   return (
     [today, line.openedOn, line.frozenOn].filter((date): date is string => date !== null).sort()[0] ?? today
   );
