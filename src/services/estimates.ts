@@ -25,12 +25,37 @@ export const keepingSchema = Joi.object({
     .items(
       Joi.object({
         did: Joi.string()
-          .valid(...STARTS, 'opened', 'frozen', 'thawing', 'thawed', 'refrozen', 'found-turning', 'found-bad')
+          .valid(
+            ...STARTS,
+            'opened',
+            'frozen',
+            'thawing',
+            'thawed',
+            'refrozen',
+            'found-turning',
+            'found-bad',
+            'moved',
+            'counter',
+          )
           .required(),
         on: dateSchema.required(),
         method: Joi.string()
           .valid(...THAW_METHODS)
           .when('did', { is: 'thawed', then: Joi.required(), otherwise: Joi.forbidden() }),
+        c: Joi.number()
+          .min(-40)
+          .max(30)
+          .description('°C of the zone it was moved to')
+          .when('did', { is: 'moved', then: Joi.required(), otherwise: Joi.forbidden() }),
+        minutes: Joi.number()
+          .integer()
+          .min(1)
+          .max(10_080)
+          .description('out of the cold')
+          .when('did', { is: 'counter', then: Joi.required(), otherwise: Joi.forbidden() }),
+        hot: Joi.boolean()
+          .description('above 32 °C')
+          .when('did', { is: 'counter', otherwise: Joi.forbidden() }),
       }),
     )
     .min(1)

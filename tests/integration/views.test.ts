@@ -147,6 +147,46 @@ describe('calculators', () => {
     expect(answer.body.error.message.length).toBeGreaterThan(10);
   });
 
+  it('keeping: takes every event there is and tells the rule of each', async () => {
+    const { status, body } = await post('/api/v1/estimates/keeping', {
+      food: 'venison',
+      today: '2027-04-03',
+      history: [
+        { did: 'given', on: '2027-03-01' },
+        { did: 'moved', on: '2027-03-01', c: 8 },
+        { did: 'counter', on: '2027-03-01', minutes: 45, hot: true },
+        { did: 'opened', on: '2027-03-01' },
+        { did: 'frozen', on: '2027-03-01' },
+        { did: 'thawing', on: '2027-04-01' },
+        { did: 'thawed', on: '2027-04-01', method: 'fridge' },
+        { did: 'refrozen', on: '2027-04-02' },
+        { did: 'thawed', on: '2027-04-03', method: 'microwave' },
+        { did: 'found-turning', on: '2027-04-03' },
+      ],
+    });
+    expect(status).toBe(200);
+    expect(body.trail.map(({ rule }: { rule: string }) => rule)).toEqual([
+      'K2',
+      'K9',
+      'K4',
+      'K5',
+      'K7',
+      'K8',
+      'K6',
+      'K12',
+    ]);
+    expect(body).toMatchObject({ use_by: '2027-04-03', verdict: 'eat', band: 'today' });
+    const hot = { food: 'milk', today: '2027-03-02', history: [{ did: 'bought', on: '2027-03-01' }] };
+    const counter = (minutes: number, more = {}) =>
+      post('/api/v1/estimates/keeping', {
+        ...hot,
+        history: [...hot.history, { did: 'counter', on: '2027-03-01', minutes, ...more }],
+      });
+    expect((await counter(61, { hot: true })).body.verdict).toBe('discard');
+    expect((await counter(61)).body.verdict).toBe('eat');
+    expect((await counter(0)).status).toBe(400);
+  });
+
   it('portions: exact sums; a price needs its currency', async () => {
     const request = {
       food: 'ground-beef',

@@ -28,7 +28,8 @@ export function cutTimes(appliance: Pick<CutAppliance, 'from' | 'until'>, now: s
 }
 
 function sorted(readings: readonly Reading[]): { ms: number; c: number }[] {
-  return readings.map(({ at, c }) => ({ ms: Date.parse(at), c })).sort((a, b) => a.ms - b.ms);
+  // Of two readings at one moment the warmer comes last and so goes on: doubt shortens.
+  return readings.map(({ at, c }) => ({ ms: Date.parse(at), c })).sort((a, b) => a.ms - b.ms || a.c - b.c);
 }
 
 /**
