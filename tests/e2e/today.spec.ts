@@ -193,6 +193,13 @@ test('on a phone: one column, nothing wider than the screen, taking is two taps 
         .map(({ text }) => text),
     );
     expect(small).toEqual([]);
+    // No strip is squeezed until its words are gone.
+    const widths = await page.evaluate(() =>
+      [...document.querySelectorAll('main .tape')]
+        .filter((strip) => strip.checkVisibility())
+        .map((strip) => strip.getBoundingClientRect().width),
+    );
+    expect(Math.min(...widths, Infinity)).toBeGreaterThan(40);
   }
   await page.goto('/');
   await page.getByRole('button', { name: /^Door 1/ }).click();

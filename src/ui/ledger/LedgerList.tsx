@@ -27,15 +27,22 @@ export function LedgerList({ first }: { first: LedgerView }) {
     <>
       <ol className="card divide-y divide-line">
         {entries.map((entry, at) => (
-          <li key={entry.id} className="flex flex-wrap items-center gap-x-4 gap-y-1 px-4 py-2">
+          <li
+            key={entry.id}
+            className="grid grid-cols-[minmax(0,1fr)_auto] items-center gap-x-4 gap-y-1 px-4 py-2 sm:flex"
+          >
             <p className="w-36 shrink-0">
               <b className="font-heading">
                 {entries[at - 1]?.day_words === entry.day_words ? '' : entry.day_words}
               </b>{' '}
               <span className="text-slate">{entry.time_words}</span>
             </p>
-            <p className={`min-w-56 flex-1 ${entry.undone ? 'text-slate line-through' : ''}`}>{entry.says}</p>
-            <p className="flex flex-wrap gap-1">
+            <p
+              className={`col-span-2 row-start-2 sm:min-w-56 sm:flex-1 ${entry.undone ? 'text-slate line-through' : ''}`}
+            >
+              {entry.says}
+            </p>
+            <p className="col-span-2 row-start-3 flex flex-wrap gap-1">
               {entry.codes.slice(0, 4).map((code) => (
                 <button
                   key={code}
@@ -51,7 +58,7 @@ export function LedgerList({ first }: { first: LedgerView }) {
                 <span className="self-center text-slate">+{entry.codes.length - 4}</span>
               )}
             </p>
-            <p className="w-24 text-right">
+            <p className="col-start-2 row-start-1 w-24 text-right">
               {entry.undone ? (
                 <span className="text-slate">undone</span>
               ) : (

@@ -11,7 +11,7 @@ export function MainAction({ view, count = 1 }: { view: PackageView; count?: num
     return (
       <button
         type="button"
-        className="button shrink-0"
+        className="button shrink-0 whitespace-nowrap"
         aria-label={`Look at ${view.food.name}`}
         onClick={() => showPackage(view.code)}
       >
@@ -24,7 +24,7 @@ export function MainAction({ view, count = 1 }: { view: PackageView; count?: num
   return (
     <button
       type="button"
-      className="button shrink-0"
+      className="button shrink-0 whitespace-nowrap"
       data-main={!bin}
       data-danger={bin}
       disabled={busy}

@@ -39,7 +39,7 @@ export function StockRows({
             <th scope="col" className="hidden font-normal sm:table-cell">
               Code
             </th>
-            <th scope="col" className="font-normal">
+            <th scope="col" className="hidden font-normal sm:table-cell">
               Date
             </th>
             <th scope="col">
@@ -61,10 +61,10 @@ export function StockRows({
                   />
                 </label>
               </td>
-              <td className="max-w-0 py-1 sm:w-1/3">
+              <td className="w-full max-w-0 py-1 sm:w-1/3">
                 <button
                   type="button"
-                  className="flex min-h-11 w-full cursor-pointer flex-col items-start justify-center text-left"
+                  className="flex min-h-11 w-full cursor-pointer items-center text-left"
                   onClick={() => showPackage(view.code)}
                 >
                   <Tape
@@ -73,12 +73,20 @@ export function StockRows({
                     band={view.band}
                     state={view.state}
                   />
-                  <span className="w-full truncate text-[0.9375rem] text-slate sm:hidden">{view.story}</span>
                 </button>
+                <span className="flex items-center gap-2 text-[0.9375rem] text-slate sm:hidden">
+                  <DateButton
+                    code={view.code}
+                    words={view.due_words}
+                    full={view.due_full}
+                    past={view.band === 'past'}
+                  />
+                  <span className="min-w-0 truncate">{view.story}</span>
+                </span>
               </td>
               <td className="hidden text-[0.95rem] text-slate sm:table-cell">{view.story}</td>
               <td className="hidden font-heading font-semibold sm:table-cell">{view.code}</td>
-              <td className="whitespace-nowrap md:w-60">
+              <td className="hidden whitespace-nowrap sm:table-cell md:w-60">
                 <span className="flex items-center gap-2">
                   <DateButton
                     code={view.code}
@@ -89,7 +97,7 @@ export function StockRows({
                   <span className="hidden text-[0.9375rem] text-slate md:inline">{view.left_words}</span>
                 </span>
               </td>
-              <td className="py-1 pr-3 text-right">
+              <td className="py-1 pr-3 pl-2 text-right">
                 <MainAction view={view} />
               </td>
             </tr>
