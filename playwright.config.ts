@@ -6,7 +6,7 @@ export default defineConfig({
   workers: 1,
   fullyParallel: false,
   retries: 0,
-  timeout: 60_000,
+  timeout: 120_000,
   outputDir: 'var/playwright',
   reporter: [['list'], ['json']],
   use: {
