@@ -35,21 +35,25 @@ describe('npm start', () => {
     const child = spawn(process.execPath, ['scripts/start.mjs'], {
       env: { ...process.env, PORT: String(port) },
     });
-    let printed = '';
-    child.stdout.on('data', (chunk: Buffer) => (printed += chunk.toString()));
-    const ended = new Promise<number | null>((done) => child.once('exit', done));
-    for (let waited = 0; waited < 300 && !printed.includes('Orderly Frost is at'); waited++) {
-      await new Promise((wake) => setTimeout(wake, 100));
+    try {
+      let printed = '';
+      child.stdout.on('data', (chunk: Buffer) => (printed += chunk.toString()));
+      const ended = new Promise<number | null>((done) => child.once('exit', done));
+      for (let waited = 0; waited < 300 && !printed.includes('Orderly Frost is at'); waited++) {
+        await new Promise((wake) => setTimeout(wake, 100));
+      }
+      const address = /Orderly Frost is at (http:\/\/localhost:\d+)\n$/.exec(printed)?.[1] ?? '';
+      expect(printed).toContain(`Port ${port} is taken`);
+      expect(printed).not.toMatch(/Installing|Building/);
+      expect((await get('/api/v1/health', address)).status).toBe(200);
+      child.kill('SIGTERM');
+      expect(await ended).toBe(0);
+      await expect(fetch(`${address}/api/v1/health`)).rejects.toThrow();
+      // The database was not its own, so it is still there.
+      expect((await get('/api/v1/health')).status).toBe(200);
+    } finally {
+      child.kill('SIGTERM');
+      occupied.close();
     }
-    const address = /Orderly Frost is at (http:\/\/localhost:\d+)\n$/.exec(printed)?.[1] ?? '';
-    expect(printed).toContain(`Port ${port} is taken`);
-    expect(printed).not.toMatch(/Installing|Building/);
-    expect((await get('/api/v1/health', address)).status).toBe(200);
-    child.kill('SIGTERM');
-    expect(await ended).toBe(0);
-    await expect(fetch(`${address}/api/v1/health`)).rejects.toThrow();
-    // The database was not its own, so it is still there.
-    expect((await get('/api/v1/health')).status).toBe(200);
-    occupied.close();
   }, 60_000);
 });
