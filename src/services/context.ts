@@ -2,7 +2,7 @@ import { cache } from 'react';
 import { sql } from '@/store/database';
 import type { Household } from '@/store/households';
 import { readKitchen } from '@/store/kitchens';
-import { todayIn } from './clock';
+import { now, todayIn } from './clock';
 import { ourHousehold, referenceOf } from './household';
 import type { ViewContext } from './packageView';
 
@@ -13,5 +13,5 @@ export const viewContext = cache(async (): Promise<ViewContext & { household: Ho
     referenceOf(household.id),
     readKitchen(sql(), household.id),
   ]);
-  return { household, reference, kitchen, today: todayIn(household.timeZone) };
+  return { household, reference, kitchen, today: todayIn(household.timeZone), at: now() };
 });

@@ -1,5 +1,6 @@
 import Joi from 'joi';
 import {
+  AFTERWARDS,
   CAUTIONS,
   type HistoryEvent,
   PRINTED_KINDS,
@@ -25,18 +26,7 @@ export const keepingSchema = Joi.object({
     .items(
       Joi.object({
         did: Joi.string()
-          .valid(
-            ...STARTS,
-            'opened',
-            'frozen',
-            'thawing',
-            'thawed',
-            'refrozen',
-            'found-turning',
-            'found-bad',
-            'moved',
-            'counter',
-          )
+          .valid(...STARTS, ...AFTERWARDS)
           .required(),
         on: dateSchema.required(),
         method: Joi.string()

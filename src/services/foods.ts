@@ -1,5 +1,6 @@
 import { foodsWithWords, nearestFoods } from '@/core/foods/findFood';
 import { viewContext } from './context';
+import { toPlace } from './packageView';
 import { Problem } from './problem';
 
 const snake = (key: string): string => key.replace(/[A-Z]/g, (letter) => `_${letter.toLowerCase()}`);
@@ -34,18 +35,12 @@ export async function readFoods(query: {
 /** All that the quick line needs to read a line and to show the dates it would give. */
 export async function readVocabulary() {
   const { reference, kitchen, today, household } = await viewContext();
-  const appliances = new Map(kitchen.appliances.map((appliance) => [appliance.id, appliance]));
   return {
     today,
     currency: household.currency,
     caution: household.caution,
     foods: reference.foods.filter(({ retired }) => !retired),
-    zones: kitchen.zones.map((zone) => ({
-      id: zone.id,
-      name: zone.name,
-      appliance: appliances.get(zone.applianceId)?.name ?? '',
-      cold: appliances.get(zone.applianceId)?.cold ?? ('fridge' as const),
-    })),
+    zones: kitchen.zones.map(toPlace),
   };
 }
 export type Vocabulary = Awaited<ReturnType<typeof readVocabulary>>;

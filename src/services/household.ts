@@ -17,7 +17,10 @@ export async function ourHousehold(): Promise<Household> {
 
 export interface Reference {
   classes: ReadonlyMap<string, OutageClass>;
+  /** Foods that may be named; retired ones are left out. */
   index: FoodIndex;
+  /** Every food a package may be of, the retired ones too. */
+  byId: ReadonlyMap<string, Food>;
   foods: readonly (Food & { own: boolean; retired: boolean })[];
 }
 
@@ -26,7 +29,8 @@ const kept = new Map<number, { until: number; reference: Promise<Reference> }>()
 
 async function load(householdId: number): Promise<Reference> {
   const [foods, classes] = await Promise.all([readFoodRows(sql(), householdId), readOutageClasses(sql())]);
-  return { classes, foods, index: indexFoods(foods.filter(({ retired }) => !retired)) };
+  const byId = new Map(foods.map((food) => [food.id, food]));
+  return { classes, foods, byId, index: indexFoods(foods.filter(({ retired }) => !retired)) };
 }
 
 /** Foods and outage classes of a household; kept for a few seconds, since they hardly ever change. */

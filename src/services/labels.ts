@@ -176,7 +176,7 @@ export async function printLabels(query: {
   const labels = query.codes.map((code): LabelText => {
     const item = found.get(code);
     if (!item) throw new Problem(404, 'not-found', 'One of the packages is not known in this household.');
-    const food = reference.index.byId.get(item.foodId);
+    const food = reference.byId.get(item.foodId);
     const kind = item.governingKind === 'use-by' ? 'use by' : 'best by';
     return {
       name: item.called,

@@ -143,7 +143,7 @@ export async function judgeStock(body: unknown): Promise<{ verdicts: StockVerdic
   const views = new Map(packages.map((found) => [found.id, toPackageView(found, context)]));
   const items = packages.flatMap((found) => {
     const appliance = found.zoneId === null ? undefined : applianceOf.get(found.zoneId);
-    const food = reference.foods.find(({ id }) => id === found.foodId);
+    const food = reference.byId.get(found.foodId);
     if (appliance === undefined || !told.has(appliance) || !food) return [];
     return [
       {

@@ -5,7 +5,13 @@ import { toCounter } from './today';
 
 const CONTEXT: ViewContext = {
   today: '2026-11-25',
-  reference: { classes, index, foods: foods.map((food) => ({ ...food, own: false, retired: false })) },
+  at: '2026-11-25T12:00:00.000Z',
+  reference: {
+    classes,
+    index,
+    byId: index.byId,
+    foods: foods.map((food) => ({ ...food, own: false, retired: false })),
+  },
   kitchen: {
     appliances: [
       {
@@ -36,6 +42,8 @@ const CONTEXT: ViewContext = {
         temperatureC: 4,
         humidity: null,
         lifts: 0,
+        applianceName: 'Larder fridge',
+        cold: 'fridge',
       },
     ],
   },
@@ -120,6 +128,12 @@ describe('a package as it is shown', () => {
   ])('%s', (_what, change, expected) => {
     expect(view(change)).toMatchObject(expected);
   });
+});
+
+it('over two hours on the counter is not for eating, on whatever screen', () => {
+  const counter = { zoneId: null, counterMinutes: 30 };
+  expect(view({ ...counter, counterSince: '2026-11-25T10:30:00.000Z' }).verdict).toBe('eat');
+  expect(view({ ...counter, counterSince: '2026-11-25T10:29:00.000Z' }).verdict).toBe('discard');
 });
 
 describe('the counter', () => {

@@ -1,13 +1,30 @@
 import { daysBetween } from '@/core/calendar/calendarDate';
 import { sayDaysLeft, sayDueDate, sayFullDate, sayPastDate } from '@/core/calendar/sayDate';
 import type { Food } from '@/core/foods/food';
-import type { HistoryEvent, PackageState } from '@/core/keeping/history';
+import { counterMinutesLeft } from '@/core/keeping/counterMinutes';
+import type { HistoryEvent, PackageState, Wrap } from '@/core/keeping/history';
 import { type Band, keepingOn, type Verdict } from '@/core/keeping/judgeKeeping';
 import { isStart, START_WORDS } from '@/core/keeping/startDates';
+import type { Form } from '@/core/ledger/intakeLine';
 import type { Package } from '@/core/ledger/package';
 import { type AmountUnit, sayAmount } from '@/core/units/sayAmount';
-import type { Kitchen } from '@/store/kitchens';
+import type { Kitchen, PlacedZone } from '@/store/kitchens';
 import type { Reference } from './household';
+
+/** A zone by name, with its appliance. */
+export interface PlaceView {
+  id: string;
+  name: string;
+  appliance: string;
+  cold: 'fridge' | 'freezer';
+}
+
+export const toPlace = ({ id, name, applianceName, cold }: PlacedZone): PlaceView => ({
+  id,
+  name,
+  appliance: applianceName,
+  cold,
+});
 
 /** A package as screens and the API show it: words ready to read, figures beside them. */
 export interface PackageView {
@@ -19,13 +36,13 @@ export interface PackageView {
   amount: number;
   unit: AmountUnit;
   amount_words: string;
-  form: string | null;
-  wrap: string | null;
+  form: Form | null;
+  wrap: Wrap | null;
   note: string;
   state: PackageState;
   opened: boolean;
   controlled: boolean;
-  zone: { id: string; name: string; appliance: string; cold: 'fridge' | 'freezer' } | null;
+  zone: PlaceView | null;
   counter_since: string | null;
   counter_minutes: number;
   start_on: string;
@@ -51,6 +68,8 @@ export interface ViewContext {
   reference: Reference;
   kitchen: Kitchen;
   today: string;
+  /** Now, ISO 8601 UTC. */
+  at: string;
 }
 
 const STORY_WORDS: Partial<Record<HistoryEvent['did'], string>> = {
@@ -86,19 +105,20 @@ function spentShare(found: Package, today: string): number {
 
 /** The food of a package; a retired or unknown one still shows under its id. */
 function foodOf(reference: Reference, id: string): Pick<Food, 'id' | 'name' | 'controlled'> {
-  return (
-    reference.index.byId.get(id) ??
-    reference.foods.find((food) => food.id === id) ?? { id, name: id, controlled: true }
-  );
+  return reference.byId.get(id) ?? { id, name: id, controlled: true };
 }
 
-export function toPackageView(found: Package, { reference, kitchen, today }: ViewContext): PackageView {
+export function toPackageView(found: Package, { reference, kitchen, today, at }: ViewContext): PackageView {
   const food = foodOf(reference, found.foodId);
   const zone = kitchen.zones.find(({ id }) => id === found.zoneId);
-  const appliance = kitchen.appliances.find(({ id }) => id === zone?.applianceId);
   const governing = { date: found.governingDate, kind: found.governingKind };
+  const overTime =
+    food.controlled &&
+    found.state !== 'frozen' &&
+    counterMinutesLeft(found.counterMinutes, found.counterSince, at) < 0;
+  const condemned = found.condemned || overTime;
   const standing = keepingOn(
-    { state: found.state, useBy: found.useBy, bestBy: found.bestBy, governing, condemned: found.condemned },
+    { state: found.state, useBy: found.useBy, bestBy: found.bestBy, governing, condemned },
     today,
   );
   const place = zone ? zone.name : 'On the counter';
@@ -116,9 +136,7 @@ export function toPackageView(found: Package, { reference, kitchen, today }: Vie
     state: found.counterSince === null ? found.state : 'counter',
     opened: found.openedOn !== null,
     controlled: food.controlled,
-    zone: zone
-      ? { id: zone.id, name: zone.name, appliance: appliance?.name ?? '', cold: appliance?.cold ?? 'fridge' }
-      : null,
+    zone: zone ? toPlace(zone) : null,
     counter_since: found.counterSince,
     counter_minutes: found.counterMinutes,
     start_on: found.startOn,

@@ -1,4 +1,6 @@
 import { sayFullDate } from '@/core/calendar/sayDate';
+import { counterMinutesLeft } from '@/core/keeping/counterMinutes';
+import { packedLitres } from '@/core/packaging/packedLitres';
 import { sql } from '@/store/database';
 import type { ApplianceRecord, ZoneRecord } from '@/store/kitchens';
 import { readFirstOut } from '@/store/packages';
@@ -70,20 +72,6 @@ export interface TodayView {
   counter: CounterItem[];
 }
 
-const COUNTER_MINUTES = 120;
-/** Litres a package needs for each litre of food in it (RULES 3, packing factors: flat bags, boxes, loose). */
-const PACKING = { flat: 0.9, box: 0.85, loose: 0.6 } as const;
-const BOXES = new Set(['tub', 'jar', 'glass', 'carton', 'shop-tray']);
-/** Litres of one piece when nothing is weighed, and of each further one. */
-const PIECE_LITRES = { first: 0.4, more: 0.12 } as const;
-
-function litresOf(view: PackageView, density: number): number {
-  if (view.unit === 'pc') return (PIECE_LITRES.first + (view.amount - 1) * PIECE_LITRES.more) / PACKING.loose;
-  const litres = view.amount / 1000 / (view.unit === 'ml' ? 1 : density);
-  if (view.form === 'flat') return litres / PACKING.flat;
-  return litres / (BOXES.has(view.wrap ?? '') || view.unit === 'ml' ? PACKING.box : PACKING.loose);
-}
-
 function toStrips(views: readonly PackageView[]): StripView[] {
   const strips = new Map<string, StripView>();
   for (const view of views) {
@@ -129,20 +117,16 @@ function toRows(views: readonly PackageView[]): FirstOutRow[] {
 export function toCounter(views: readonly PackageView[], at: string): CounterItem[] {
   return views
     .filter((view) => view.counter_since !== null)
-    .map((view): CounterItem => {
-      const since = Math.floor((Date.parse(at) - Date.parse(view.counter_since ?? at)) / 60_000);
-      const spent = view.counter_minutes + Math.max(0, since);
-      return {
-        id: view.id,
-        code: view.code,
-        version: view.version,
-        food: view.food.name,
-        amount_words: view.amount_words,
-        controlled: view.controlled,
-        state: view.state,
-        minutes_left: view.controlled ? COUNTER_MINUTES - spent : null,
-      };
-    })
+    .map((view): CounterItem => ({
+      id: view.id,
+      code: view.code,
+      version: view.version,
+      food: view.food.name,
+      amount_words: view.amount_words,
+      controlled: view.controlled,
+      state: view.state,
+      minutes_left: view.controlled ? counterMinutesLeft(view.counter_minutes, view.counter_since, at) : null,
+    }))
     .sort((a, b) => (a.minutes_left ?? 9999) - (b.minutes_left ?? 9999));
 }
 
@@ -182,7 +166,7 @@ export async function readToday(): Promise<TodayView> {
   const packages = await readFirstOut(sql(), household.id, MOST_SHOWN);
   const views = packages.map((found) => toPackageView(found, context));
   const densities = new Map(
-    packages.map(({ id, foodId }) => [id, reference.index.byId.get(foodId)?.densityKgPerL ?? 1]),
+    packages.map(({ id, foodId }) => [id, reference.byId.get(foodId)?.densityKgPerL ?? 1]),
   );
   const inZone = byZone(views);
   const appliances = kitchen.appliances.map((appliance): ApplianceView => {
@@ -190,7 +174,7 @@ export async function readToday(): Promise<TodayView> {
       .filter(({ applianceId }) => applianceId === appliance.id)
       .map((zone): ZoneView => {
         const inside = inZone.get(zone.id) ?? [];
-        const litres = inside.reduce((sum, view) => sum + litresOf(view, densities.get(view.id) ?? 1), 0);
+        const litres = inside.reduce((sum, view) => sum + packedLitres(view, densities.get(view.id) ?? 1), 0);
         return {
           id: zone.id,
           name: zone.name,
@@ -219,7 +203,10 @@ export async function readToday(): Promise<TodayView> {
       zones,
     };
   });
-  const pressing = views.filter(({ band }) => band !== 'settled');
+  const isOut = ({ band, verdict }: PackageView): boolean => band === 'past' || verdict === 'discard';
+  const pressing = views
+    .filter((view) => view.band !== 'settled' || isOut(view))
+    .sort((a, b) => Number(isOut(b)) - Number(isOut(a)));
   return {
     household: household.name,
     today,

@@ -31,9 +31,15 @@ export interface ZoneRecord {
   lifts: number;
 }
 
+/** A zone with what its appliance lends it. */
+export interface PlacedZone extends ZoneRecord {
+  applianceName: string;
+  cold: ApplianceRecord['cold'];
+}
+
 export interface Kitchen {
   appliances: ApplianceRecord[];
-  zones: ZoneRecord[];
+  zones: PlacedZone[];
 }
 
 interface ApplianceRow extends Omit<ApplianceRecord, 'litres' | 'temperatureC'> {
@@ -57,9 +63,11 @@ interface ZoneRow {
   temperature_c: string;
   humidity: 'low' | 'high' | null;
   lifts: number;
+  appliance_name: string;
+  cold: ApplianceRecord['cold'];
 }
 
-const toZone = (row: ZoneRow): ZoneRecord => ({
+const toZone = (row: ZoneRow): PlacedZone => ({
   id: row.id,
   applianceId: row.appliance_id,
   parentId: row.parent_id,
@@ -75,6 +83,8 @@ const toZone = (row: ZoneRow): ZoneRecord => ({
   temperatureC: Number(row.temperature_c),
   humidity: row.humidity,
   lifts: row.lifts,
+  applianceName: row.appliance_name,
+  cold: row.cold,
 });
 
 /** The household's appliances and zones in the cook's own order. */
@@ -87,7 +97,7 @@ export async function readKitchen(sql: Sql, householdId: number): Promise<Kitche
     { householdId },
   );
   const zones = await sql.rows<ZoneRow>(
-    `SELECT zone.*
+    `SELECT zone.*, appliance.name AS appliance_name, appliance.cold
        FROM zone
        JOIN appliance ON appliance.id = zone.appliance_id
       WHERE zone.household_id = :householdId

@@ -1,4 +1,5 @@
 import { addDays, type CalendarDate } from '../calendar/calendarDate';
+import { MOST_COUNTER_MINUTES } from './counterMinutes';
 import { type KeepingState, notAfter, setDates } from './keepingState';
 
 const COUNTER_SOURCE = 'FoodSafety.gov: two hours out of the cold, one above 32 °C';
@@ -38,7 +39,7 @@ export function counterDates(
   hot: boolean,
 ): void {
   state.counterMinutes += hot ? minutes * 2 : minutes;
-  if (!controlled || state.state === 'frozen' || state.counterMinutes <= 120) return;
+  if (!controlled || state.state === 'frozen' || state.counterMinutes <= MOST_COUNTER_MINUTES) return;
   state.condemned = true;
   setDates(
     state,

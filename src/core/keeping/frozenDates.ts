@@ -59,6 +59,13 @@ function unblanchedLimit(food: Food): { months: number; says: string } | null {
   return null;
 }
 
+/** What is to be thrown out (K10, K12) is not put to sleep either. @throws Refusal with the given rule */
+export function refuseCondemned(state: KeepingState, rule: string): void {
+  if (state.condemned) {
+    throw new Refusal(rule, 'It is to be thrown out: found bad, or out of the cold for too long.');
+  }
+}
+
 function refuseUnfit(food: Food, state: KeepingState, on: CalendarDate): void {
   if (food.freezeFit === 'no') {
     const other = food.note ? ` ${food.note}` : ' Cook it into a dish first; that would freeze.';
@@ -89,6 +96,7 @@ export function sleep(
  */
 export function frozenDates(state: KeepingState, { food, conditions }: KeepingCase, on: CalendarDate): void {
   if (state.state === 'frozen') throw new Refusal('K5', 'It is frozen already.');
+  refuseCondemned(state, 'K5');
   refuseUnfit(food, state, on);
   const limit = conditions.blanched ? null : unblanchedLimit(food);
   const wrapped = monthsInWrap(food, conditions.wrap);

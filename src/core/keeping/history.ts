@@ -3,6 +3,19 @@ import type { CalendarDate } from '../calendar/calendarDate';
 export const STARTS = ['bought', 'cooked', 'harvested', 'given'] as const;
 export type Start = (typeof STARTS)[number];
 
+/** What may happen to a package after its start. */
+export const AFTERWARDS = [
+  'opened',
+  'frozen',
+  'thawing',
+  'thawed',
+  'refrozen',
+  'found-turning',
+  'found-bad',
+  'moved',
+  'counter',
+] as const;
+
 export const WRAPS = [
   'shop-tray',
   'carton',

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { food, foods } from '../../../tests/fixtures/reference';
 import { addDays } from '../calendar/calendarDate';
 import { Refusal } from '../refusal';
-import { type HistoryEvent, type KeepingConditions, USUAL_CONDITIONS, WRAPS } from './history';
+import { AFTERWARDS, type HistoryEvent, type KeepingConditions, USUAL_CONDITIONS, WRAPS } from './history';
 import { judgeKeeping, keepingOn } from './judgeKeeping';
 
 const LATER = '2030-01-01';
@@ -245,16 +245,7 @@ describe('laws', () => {
     ),
   });
   const step = fc.record({
-    did: fc.constantFrom(
-      'opened',
-      'frozen',
-      'thawing',
-      'thawed',
-      'refrozen',
-      'found-turning',
-      'moved',
-      'counter',
-    ),
+    did: fc.constantFrom(...AFTERWARDS),
     after: fc.integer({ min: 0, max: 4 }),
     method: fc.constantFrom('fridge' as const, 'cold-water' as const, 'microwave' as const),
     c: fc.integer({ min: -20, max: 12 }),

@@ -2,12 +2,10 @@ import { addMonths } from '../calendar/addMonths';
 import type { CalendarDate } from '../calendar/calendarDate';
 import { sayPlainDate } from '../calendar/sayDate';
 import { Refusal } from '../refusal';
-import { sayMonths, sleep } from './frozenDates';
+import { MOST_COUNTER_MINUTES } from './counterMinutes';
+import { refuseCondemned, sayMonths, sleep } from './frozenDates';
 import type { KeepingCase, KeepingState } from './keepingState';
 import { frozenRate } from './spoilageRate';
-
-/** Minutes out of the cold after which nothing controlled goes back into the freezer (K8, K10). */
-const MOST_COUNTER_MINUTES = 120;
 
 /**
  * Rule K8: frozen once more. Only after thawing in the refrigerator, within its use by; half of the shortest freezer
@@ -20,6 +18,7 @@ export function refrozenDates(
   { food, conditions }: KeepingCase,
   on: CalendarDate,
 ): void {
+  refuseCondemned(state, 'K8');
   if (state.thawed === null || state.state === 'frozen') {
     throw new Refusal('K8', 'It was not thawed, so it cannot be frozen again.');
   }

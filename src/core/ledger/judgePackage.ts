@@ -1,4 +1,5 @@
 import { type HistoryEvent, USUAL_CONDITIONS } from '../keeping/history';
+import { minutesBetween } from '../keeping/counterMinutes';
 import { judgeKeeping } from '../keeping/judgeKeeping';
 import { chilledRate, frozenRate } from '../keeping/spoilageRate';
 import type { Package, Zone } from './package';
@@ -62,6 +63,6 @@ export function warmthOf(zone: Zone, celsius: number, world: World): HistoryEven
 /** The K10 event for the minutes a package has just stood on the counter; none for less than a minute. */
 export function counterOf(before: Package, world: World): HistoryEvent[] {
   if (before.counterSince === null) return [];
-  const minutes = Math.floor((Date.parse(world.at) - Date.parse(before.counterSince)) / 60_000);
+  const minutes = minutesBetween(before.counterSince, world.at);
   return minutes < 1 ? [] : [{ did: 'counter', on: world.today, minutes }];
 }

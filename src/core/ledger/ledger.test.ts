@@ -182,7 +182,18 @@ describe('changing', () => {
       counterMinutes: 121,
       condemned: true,
     });
-    expect(() => store.on('package.take', { amount: null })).toThrow(rule('K2'));
+    expect(() => store.on('package.take', { amount: null })).toThrow(rule('K10'));
+    expect(() => store.on('package.freeze', { zone: 'chest' })).toThrow(rule('K5'));
+  });
+
+  it('counts the present stay on the counter when it is taken or frozen from there', () => {
+    const store = new Store();
+    store.store({ zone: null });
+    const [late, inTime] = ['2026-11-25T14:01:00.000Z', '2026-11-25T14:00:00.000Z'];
+    expect(() => store.on('package.take', { amount: null }, late)).toThrow(rule('K10'));
+    expect(() => store.on('package.freeze', { zone: 'chest' }, late)).toThrow(rule('K5'));
+    expect(store.on('package.take', { amount: 100 }, inTime)).toMatchObject({ gone: null });
+    expect(store.on('package.discard', { amount: null, reason: 'spoiled' }, late).gone).not.toBeNull();
   });
 
   it('refuses a version that is stale', () => {

@@ -1,5 +1,6 @@
 import { Refusal } from '../refusal';
 import { sayAmount } from '../units/sayAmount';
+import { counterOf, withEvents } from './judgePackage';
 import type { DiscardReason, GoneHow, LedgerEvent, Package } from './package';
 import { presentPackage, type World } from './world';
 
@@ -32,15 +33,21 @@ function sayPart(before: Package, amount: number | null, name: string): string {
  * Takes a package to eat, all of it or a part.
  *
  * @param amount in the package's unit; `null` takes all
- * @throws Refusal when there is less in it, or when it is to be thrown out (past use by, or condemned)
+ * @throws Refusal when there is less in it, or when it is to be thrown out (past use by, found bad, or out of the
+ *   cold for too long, the present stay included)
  */
 export function takePackage(
   command: { package: string; version: number; amount: number | null },
   world: World,
 ): LedgerEvent[] {
   const before = presentPackage(world, command.package, command.version);
-  if (before.condemned || (before.useBy !== null && before.useBy < world.today)) {
+  if (before.useBy !== null && before.useBy < world.today) {
     throw new Refusal('K2', `${before.code} is past its use by: it is not for eating. Bin it.`);
+  }
+  const stay = counterOf(before, world);
+  const condemned = stay.length === 0 ? before.condemned : withEvents(before, stay, world).condemned;
+  if (condemned) {
+    throw new Refusal('K10', `${before.code} was found bad, or stood out of the cold for too long. Bin it.`);
   }
   const after = reduced(before, command.amount, 'taken', null, world);
   return [

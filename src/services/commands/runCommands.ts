@@ -6,7 +6,7 @@ import type { Command } from '@/core/ledger/command';
 import { type Decision, decide } from '@/core/ledger/decide';
 import type { Zone } from '@/core/ledger/package';
 import type { World } from '@/core/ledger/world';
-import { sayAmount } from '@/core/units/sayAmount';
+import { sayPackSizes } from '@/core/portions/sayPackSizes';
 import { type Sql, sql, transaction } from '@/store/database';
 import { type Household, lockHousehold, takeCodeNumbers } from '@/store/households';
 import { readKitchen } from '@/store/kitchens';
@@ -59,24 +59,8 @@ async function loadWorld(db: Sql, command: Command, household: Household, refere
   }
   const ids = past ? past.events.map(({ after }) => after.id) : 'package' in command ? [command.package] : [];
   const packages = await lockPackages(db, household.id, ids);
-  const { appliances, zones } = await readKitchen(db, household.id);
-  const applianceOf = new Map(appliances.map((appliance) => [appliance.id, appliance]));
-  const zoneOf = new Map(
-    zones.map((zone): [string, Zone] => {
-      const appliance = applianceOf.get(zone.applianceId);
-      return [
-        zone.id,
-        {
-          id: zone.id,
-          name: zone.name,
-          applianceId: zone.applianceId,
-          applianceName: appliance?.name ?? '',
-          cold: appliance?.cold ?? 'fridge',
-          temperatureC: zone.temperatureC,
-        },
-      ];
-    }),
-  );
+  const { zones } = await readKitchen(db, household.id);
+  const zoneOf = new Map<string, Zone>(zones.map((zone) => [zone.id, zone]));
   const count = codesNeeded(command);
   let nextCode = count > 0 ? await takeCodeNumbers(db, household.id, count) : 0;
   const missing = (field: string, message: string): Problem =>
@@ -88,10 +72,7 @@ async function loadWorld(db: Sql, command: Command, household: Household, refere
     at: command.at,
     currency: household.currency,
     caution: household.caution,
-    food: (id) =>
-      reference.index.byId.get(id) ??
-      reference.foods.find((food) => food.id === id) ??
-      foodNamed(reference.index, id),
+    food: (id) => reference.byId.get(id) ?? foodNamed(reference.index, id),
     zone: (id) => {
       const zone = zoneOf.get(id);
       if (!zone) throw missing('zone', 'There is no such zone in this household.');
@@ -126,12 +107,11 @@ async function apply(
 function sayDecision(command: Command, { events, lots }: Decision): string {
   const [first] = events;
   if (!first) return 'Nothing changed.';
-  if (command.type === 'ledger.undo') return first.says;
   if (command.type !== 'haul.store') return first.says;
   const told = lots.slice(0, 6).map((lot) => {
     const packs = events.filter(({ after }) => after.lotId === lot.id);
     const called = packs[0]?.after.called ?? '';
-    const size = sayAmount(Math.round(lot.amount / packs.length), lot.unit);
+    const size = sayPackSizes(lot.amount, packs.length, lot.unit);
     return `${called} ${packs.length > 1 ? `${packs.length} × ` : ''}${size}`;
   });
   return `Stored ${told.join(', ')}${lots.length > 6 ? ` and ${lots.length - 6} more` : ''}.`;

@@ -46,12 +46,7 @@ export function ZoneSheet({ id, name, onClose }: { id: string; name: string; onC
                 {view.code} · {view.story.split(' · ').slice(1).join(' · ')}
               </span>
             </button>
-            <DateButton
-              code={view.code}
-              words={view.due_words}
-              full={view.due_full}
-              past={view.band === 'past'}
-            />
+            <DateButton view={view} />
             <MainAction view={view} />
           </li>
         ))}

@@ -1,20 +1,21 @@
 'use client';
 
+import { Choice } from '../forms/Choice';
 import type { CutForm } from './cutForm';
 
-const TELLTALE_WORDS: Record<CutForm['telltale'], string> = {
-  none: 'none, or not looked at',
-  loose: 'cubes loose and sharp',
-  rounded: 'rounded or wet, still separate',
-  'one-block': 'one block, or the coin sank',
-  water: 'water',
-};
+const TELLTALE_CHOICES: readonly (readonly [CutForm['telltale'], string])[] = [
+  ['none', 'none, or not looked at'],
+  ['loose', 'cubes loose and sharp'],
+  ['rounded', 'rounded or wet, still separate'],
+  ['one-block', 'one block, or the coin sank'],
+  ['water', 'water'],
+];
 
-const DOOR_WORDS: Record<CutForm['doors'], string> = {
-  shut: 'kept shut',
-  opened: 'opened often',
-  unknown: 'nobody knows',
-};
+const DOOR_CHOICES: readonly (readonly [CutForm['doors'], string])[] = [
+  ['shut', 'kept shut'],
+  ['opened', 'opened often'],
+  ['unknown', 'nobody knows'],
+];
 
 /** What happened to one appliance: doors, fill, telltale, readings. */
 export function ApplianceForm({ form, onChange }: { form: CutForm; onChange: (form: CutForm) => void }) {
@@ -38,20 +39,12 @@ export function ApplianceForm({ form, onChange }: { form: CutForm; onChange: (fo
       </label>
       {form.told && (
         <div className="mt-2 grid gap-3 sm:grid-cols-2">
-          <label>
-            <span className="block text-slate">Door</span>
-            <select
-              className="field"
-              value={form.doors}
-              onChange={(event) => set({ doors: event.target.value as CutForm['doors'] })}
-            >
-              {Object.entries(DOOR_WORDS).map(([value, words]) => (
-                <option key={value} value={value}>
-                  {words}
-                </option>
-              ))}
-            </select>
-          </label>
+          <Choice
+            label="Door"
+            value={form.doors}
+            choices={DOOR_CHOICES}
+            onChoose={(doors) => set({ doors })}
+          />
           {form.kind === 'freezer' && (
             <>
               <label>
@@ -67,22 +60,13 @@ export function ApplianceForm({ form, onChange }: { form: CutForm; onChange: (fo
                   }
                 />
               </label>
-              <label className="sm:col-span-2">
-                <span className="block text-slate">
-                  Telltale (bag of ice cubes, or frozen cup with a coin)
-                </span>
-                <select
-                  className="field"
-                  value={form.telltale}
-                  onChange={(event) => set({ telltale: event.target.value as CutForm['telltale'] })}
-                >
-                  {Object.entries(TELLTALE_WORDS).map(([value, words]) => (
-                    <option key={value} value={value}>
-                      {words}
-                    </option>
-                  ))}
-                </select>
-              </label>
+              <Choice
+                className="sm:col-span-2"
+                label="Telltale (bag of ice cubes, or frozen cup with a coin)"
+                value={form.telltale}
+                choices={TELLTALE_CHOICES}
+                onChoose={(telltale) => set({ telltale })}
+              />
             </>
           )}
           <div

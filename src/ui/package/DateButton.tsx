@@ -1,30 +1,21 @@
 'use client';
 
+import type { PackageView } from '@/services/packageView';
 import { useDoor } from '../door/DoorProvider';
 
-/** A date that explains itself: opens the trail of rules that made it. */
-export function DateButton({
-  code,
-  words,
-  full,
-  past,
-}: {
-  code: string;
-  words: string;
-  full: string;
-  past: boolean;
-}) {
+/** A package's date, which explains itself: opens the trail of rules that made it. */
+export function DateButton({ view }: { view: PackageView }) {
   const { showTrail } = useDoor();
   return (
     <button
       type="button"
       aria-haspopup="dialog"
-      aria-label={`${words}: ${full}. Why this date?`}
-      title={full}
-      onClick={() => showTrail(code, full)}
-      className={`date-button min-h-11 min-w-11 shrink-0 text-left font-heading text-base font-semibold ${past ? 'text-beet' : ''}`}
+      aria-label={`${view.due_words}: ${view.due_full}. Why this date?`}
+      title={view.due_full}
+      onClick={() => showTrail(view.code, view.due_full)}
+      className={`date-button min-h-11 min-w-11 shrink-0 text-left font-heading text-base font-semibold ${view.band === 'past' ? 'text-beet' : ''}`}
     >
-      {words}
+      {view.due_words}
     </button>
   );
 }

@@ -3,9 +3,8 @@ import type { Food } from '@/core/foods/food';
 import { type HistoryEvent, type TrailLine, USUAL_CONDITIONS } from '@/core/keeping/history';
 import { judgeKeeping } from '@/core/keeping/judgeKeeping';
 import type { IntakeLine } from '@/core/ledger/intakeLine';
-import { splitEvenly } from '@/core/portions/splitEvenly';
+import { sayPackSizes } from '@/core/portions/sayPackSizes';
 import { Refusal } from '@/core/refusal';
-import { sayAmount } from '@/core/units/sayAmount';
 import type { KnownVocabulary } from './useVocabulary';
 
 /** What storing the line would make: packs in words and the date they would get, or the rule that says no. */
@@ -16,15 +15,9 @@ export interface LinePreview {
   refused: string | null;
 }
 
-function sayPacks(line: IntakeLine): string {
-  const amounts = splitEvenly(line.amount, line.packs);
-  const least = amounts[0] ?? 0;
-  const most = amounts.at(-1) ?? 0;
-  const size =
-    least === most
-      ? sayAmount(least, line.unit)
-      : `${sayAmount(least, line.unit)} to ${sayAmount(most, line.unit)}`;
-  return line.packs === 1 ? `one package of ${size}` : `${line.packs} packages of ${size}`;
+function sayPacks({ amount, packs, unit }: IntakeLine): string {
+  const size = sayPackSizes(amount, packs, unit);
+  return packs === 1 ? `one package of ${size}` : `${packs} packages of ${size}`;
 }
 
 /** Runs the same keeping engine as the server over the line. */

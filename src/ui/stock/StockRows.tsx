@@ -75,12 +75,7 @@ export function StockRows({
                   />
                 </button>
                 <span className="flex items-center gap-2 text-[0.9375rem] text-slate sm:hidden">
-                  <DateButton
-                    code={view.code}
-                    words={view.due_words}
-                    full={view.due_full}
-                    past={view.band === 'past'}
-                  />
+                  <DateButton view={view} />
                   <span className="min-w-0 truncate">{view.story}</span>
                 </span>
               </td>
@@ -88,12 +83,7 @@ export function StockRows({
               <td className="hidden font-heading font-semibold sm:table-cell">{view.code}</td>
               <td className="hidden whitespace-nowrap sm:table-cell md:w-60">
                 <span className="flex items-center gap-2">
-                  <DateButton
-                    code={view.code}
-                    words={view.due_words}
-                    full={view.due_full}
-                    past={view.band === 'past'}
-                  />
+                  <DateButton view={view} />
                   <span className="hidden text-[0.9375rem] text-slate md:inline">{view.left_words}</span>
                 </span>
               </td>

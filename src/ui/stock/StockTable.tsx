@@ -6,6 +6,7 @@ import type { PackageView } from '@/services/packageView';
 import type { StockView } from '@/services/stock';
 import { useDoor } from '../door/DoorProvider';
 import { fetchJson } from '../door/sendCommand';
+import { Choice } from '../forms/Choice';
 import { StockRows } from './StockRows';
 
 const STATES = [
@@ -13,7 +14,7 @@ const STATES = [
   ['chilled', 'Chilled'],
   ['frozen', 'Frozen'],
   ['thawing', 'Thawing'],
-] as const;
+] as const satisfies (readonly [string, string])[];
 
 const GROUPS = [
   ['none', 'First out'],
@@ -95,49 +96,19 @@ export function StockTable({ first, zones }: { first: StockView; zones: { id: st
             onChange={(event) => filter({ q: event.target.value }, 200)}
           />
         </label>
-        <label>
-          <span className="block text-slate">State</span>
-          <select
-            className="field"
-            value={filters.state}
-            onChange={(event) => filter({ state: event.target.value })}
-          >
-            {STATES.map(([value, name]) => (
-              <option key={value} value={value}>
-                {name}
-              </option>
-            ))}
-          </select>
-        </label>
-        <label>
-          <span className="block text-slate">Zone</span>
-          <select
-            className="field"
-            value={filters.zone}
-            onChange={(event) => filter({ zone: event.target.value })}
-          >
-            <option value="">All zones</option>
-            {zones.map(({ id, name }) => (
-              <option key={id} value={id}>
-                {name}
-              </option>
-            ))}
-          </select>
-        </label>
-        <label>
-          <span className="block text-slate">Order</span>
-          <select
-            className="field"
-            value={grouping}
-            onChange={(event) => setGrouping(event.target.value as Grouping)}
-          >
-            {GROUPS.map(([value, name]) => (
-              <option key={value} value={value}>
-                {name}
-              </option>
-            ))}
-          </select>
-        </label>
+        <Choice
+          label="State"
+          value={filters.state}
+          choices={STATES}
+          onChoose={(state) => filter({ state })}
+        />
+        <Choice
+          label="Zone"
+          value={filters.zone}
+          choices={[['', 'All zones'], ...zones.map(({ id, name }) => [id, name] as const)]}
+          onChoose={(zone) => filter({ zone })}
+        />
+        <Choice label="Order" value={grouping} choices={GROUPS} onChoose={setGrouping} />
         <button
           type="button"
           className="button"

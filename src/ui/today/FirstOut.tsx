@@ -33,12 +33,7 @@ export function FirstOut({ rows, settled }: { rows: FirstOutRow[]; settled: numb
               className="grid grid-cols-[5.2rem_minmax(0,1fr)_auto] items-center gap-x-2 py-1.5 sm:grid-cols-[6.2rem_minmax(0,1fr)_auto]"
             >
               <div>
-                <DateButton
-                  code={view.code}
-                  words={view.due_words}
-                  full={view.due_full}
-                  past={view.band === 'past'}
-                />
+                <DateButton view={view} />
                 <p className="-mt-2 text-[0.9375rem] leading-tight text-slate">{view.left_words}</p>
               </div>
               <FirstOutName view={view} count={count} />
