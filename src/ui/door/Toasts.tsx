@@ -36,6 +36,7 @@ export function Toasts({ toasts, dismiss }: { toasts: Toast[]; dismiss: (id: num
           {toast.undo.length > 0 && (
             <button
               type="button"
+              data-undo
               className="button"
               onClick={() => {
                 dismiss(toast.id);

@@ -5,6 +5,7 @@ import { PLACES } from './places';
 
 const OTHERS = [
   ['/', 'type into the quick line'],
+  ['u', 'undo what the newest message tells'],
   ['?', 'show this list'],
   ['Tab', 'in the quick line: finish the word'],
   ['↑', 'in the quick line: the line before'],

@@ -26,6 +26,7 @@ export function Shortcuts() {
       if (place) router.push(place.href);
       else if (event.key === '?') setShown(true);
       else if (event.key === '/') document.getElementById('quick-line')?.focus();
+      else if (event.key === 'u') [...document.querySelectorAll<HTMLElement>('[data-undo]')].at(-1)?.click();
       else return;
       event.preventDefault();
     };

@@ -1,0 +1,57 @@
+import { expect, type Locator, type Page, test } from '@playwright/test';
+
+/** Presses Tab until the target has the focus, as one does who has no mouse. */
+async function tabTo(page: Page, target: Locator, key: 'Tab' | 'Shift+Tab' = 'Tab'): Promise<void> {
+  await target.waitFor();
+  for (let presses = 0; presses < 150; presses++) {
+    if (await target.evaluate((element) => element === document.activeElement)) return;
+    await page.keyboard.press(key);
+  }
+  throw new Error('the focus never came there');
+}
+
+test('Today by Tab and Enter alone: take, undo, a date’s trail', async ({ page }) => {
+  await page.goto('/');
+  const take = page.getByRole('button', { name: 'Take Pesto 180 g' });
+  await tabTo(page, take);
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('status').filter({ hasText: 'Took Pesto 180 g.' })).toBeVisible();
+  await page.keyboard.press('u');
+  await expect(take).toBeVisible();
+  await tabTo(page, page.getByRole('button', { name: /Why this date/ }).first());
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { name: 'Why this date' })).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('heading', { name: 'Why this date' })).toHaveCount(0);
+});
+
+test('Stock by Tab, Space and Enter alone: search, choose, labels', async ({ page }) => {
+  await page.goto('/stock');
+  await tabTo(page, page.getByRole('searchbox'));
+  await page.keyboard.type('haddock');
+  await expect(page.getByRole('row', { name: /Mussels/ })).toHaveCount(0);
+  await tabTo(page, page.getByRole('checkbox', { name: /Choose Haddock/ }).first());
+  await page.keyboard.press('Space');
+  await tabTo(page, page.getByRole('button', { name: 'Labels for 1' }), 'Shift+Tab');
+  await page.keyboard.press('Enter');
+  await tabTo(page, page.getByRole('button', { name: 'Begin at sticker 4', exact: true }));
+  await page.keyboard.press('Space');
+  await expect(page.getByRole('link', { name: /Open the sheet/ })).toHaveAttribute('href', /start=4/);
+});
+
+test('Outage by Tab and Enter alone: when, door, what was seen', async ({ page }) => {
+  await page.goto('/outage');
+  await tabTo(page, page.getByRole('button', { name: '2 h ago' }));
+  await page.keyboard.press('Enter');
+  const keeps = page.getByRole('region', { name: 'Keeps' });
+  await expect(keeps.getByRole('button', { name: /^Mussels/ })).toBeVisible();
+  await tabTo(page, page.getByRole('group', { name: 'Larder fridge' }).getByLabel('Door'));
+  await page.keyboard.type('opened');
+  const out = page.getByRole('region', { name: 'Throw out' });
+  await expect(out.getByRole('button', { name: /^Mussels/ })).toBeVisible();
+  await tabTo(page, keeps.getByRole('button', { name: /^Leeks/ }));
+  await page.keyboard.press('Enter');
+  await tabTo(page, keeps.getByRole('button', { name: 'Mould' }));
+  await page.keyboard.press('Enter');
+  await expect(out.getByRole('button', { name: /^Leeks/ })).toBeVisible();
+});
