@@ -1,5 +1,6 @@
 import { BadReference, loadReference } from '../src/services/reference';
 import { resetDemo, seedWhenEmpty } from '../src/services/demo';
+import { renewMeasures } from '../src/services/renewMeasures';
 import { closeDatabase } from '../src/store/database';
 import { migrate } from '../src/store/migrations';
 
@@ -8,6 +9,8 @@ async function prepare(): Promise<void> {
   const done = await migrate();
   if (done.length > 0) console.log(`Schema: applied ${done.join(', ')}`);
   if (await loadReference()) console.log('Reference data: loaded');
+  const measured = await renewMeasures();
+  if (measured > 0) console.log(`Packages: ${measured} measured anew`);
   if (process.argv.includes('--reset')) {
     await resetDemo();
     console.log('Demo household: begun again');

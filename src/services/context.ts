@@ -6,8 +6,11 @@ import { now, todayIn } from './clock';
 import { ourHousehold, referenceOf } from './household';
 import type { ViewContext } from './packageView';
 
+/** A view's context with the household it is for. */
+export type HouseholdContext = ViewContext & { household: Household };
+
 /** Household, reference, kitchen and today: what every view begins with; read once for the parts of one page. */
-export const viewContext = cache(async (): Promise<ViewContext & { household: Household }> => {
+export const viewContext = cache(async (): Promise<HouseholdContext> => {
   const household = await ourHousehold();
   const [reference, kitchen] = await Promise.all([
     referenceOf(household.id),

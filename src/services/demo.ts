@@ -2,9 +2,11 @@ import { readFile } from 'node:fs/promises';
 import path from 'node:path';
 import { v4 as newUuid } from 'uuid';
 import { addDays } from '@/core/calendar/calendarDate';
+import { USUAL_LEAD } from '@/core/firstout/askOn';
 import type { Food } from '@/core/foods/food';
 import { indexFoods } from '@/core/foods/findFood';
 import type { Caution } from '@/core/keeping/history';
+import type { Job } from '@/core/ledger/setting';
 import { parseQuickLine } from '@/core/quickline/parseQuickLine';
 import type { QuickVocabulary } from '@/core/quickline/quickLine';
 import { sql, transaction } from '@/store/database';
@@ -12,7 +14,9 @@ import { putFood } from '@/store/foods';
 import { addHousehold, clearHouseholds, readHousehold } from '@/store/households';
 import { addAppliance, addZone, type ApplianceRecord, type ZoneRecord } from '@/store/kitchens';
 import { readStock } from '@/store/packages';
+import { putJob } from '@/store/jobs';
 import { todayIn } from './clock';
+import { newFeedKey } from './commands/loadWorld';
 import { runCommands } from './commands/runCommands';
 import { readVocabulary } from './foods';
 import { forgetReference, foodNamed, ourHousehold, referenceOf } from './household';
@@ -40,6 +44,7 @@ interface DemoEvent {
 interface DemoHousehold {
   household: { name: string; timeZone: string; currency: string; caution: Caution };
   appliances: (Omit<ApplianceRecord, 'id' | 'position'> & { zones: DemoZone[] })[];
+  jobs: (Pick<Job, 'kind' | 'name' | 'everyDays'> & { daysAgo: number })[];
   foods: (Partial<Food> & { copy: string; id: string; name: string })[];
   days: { daysAgo: number; hour: number; lines: string[] }[];
   minutesAgo: { minutes: number; lines: string[] }[];
@@ -50,7 +55,16 @@ const FILE = path.join(process.cwd(), 'data', 'demo', 'skerry-row.json');
 
 async function addKitchen(demo: DemoHousehold): Promise<void> {
   await transaction(async (db) => {
-    const householdId = await addHousehold(db, demo.household);
+    const householdId = await addHousehold(db, {
+      ...demo.household,
+      settings: {
+        caution: demo.household.caution,
+        notifyAt: '08:00',
+        leadChilled: USUAL_LEAD.chilled,
+        leadFrozen: USUAL_LEAD.frozen,
+        feedKey: newFeedKey(),
+      },
+    });
     for (const [position, { zones, ...appliance }] of demo.appliances.entries()) {
       const applianceId = newUuid();
       await addAppliance(db, householdId, { ...appliance, id: applianceId, position });
@@ -69,6 +83,13 @@ async function addKitchen(demo: DemoHousehold): Promise<void> {
           heightMm: mm[2],
         });
       }
+    }
+    for (const { daysAgo, ...job } of demo.jobs) {
+      await putJob(db, householdId, {
+        ...job,
+        id: newUuid(),
+        lastOn: addDays(todayIn(demo.household.timeZone), -daysAgo),
+      });
     }
     const { index } = await referenceOf(householdId);
     for (const { copy, ...own } of demo.foods)
@@ -143,11 +164,12 @@ async function seedDemo(): Promise<void> {
       at: instantOf(event.daysAgo, event.hour),
       run: (at: string) => runEvent(event, at),
     })),
+    ...demo.minutesAgo.map(({ minutes, lines }) => ({
+      at: new Date(Date.now() - minutes * 60_000).toISOString(),
+      run: (at: string) => storeLines(lines, at),
+    })),
   ].sort((a, b) => (a.at < b.at ? -1 : 1));
   for (const { at, run } of steps) await run(at);
-  for (const { minutes, lines } of demo.minutesAgo) {
-    await storeLines(lines, new Date(Date.now() - minutes * 60_000).toISOString());
-  }
 }
 
 /** Seeds the demo household when there is none at all. @returns true when it did */

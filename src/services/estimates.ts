@@ -46,6 +46,12 @@ export const keepingSchema = Joi.object({
         hot: Joi.boolean()
           .description('above 32 °C')
           .when('did', { is: 'counter', otherwise: Joi.forbidden() }),
+        content: dateSchema
+          .description('the day what was added to the pot began')
+          .when('did', { is: 'topped-up', then: Joi.required(), otherwise: Joi.forbidden() }),
+        full: Joi.boolean()
+          .description('the pot’s cap is reached')
+          .when('did', { is: 'topped-up', otherwise: Joi.forbidden() }),
       }),
     )
     .min(1)
@@ -96,6 +102,7 @@ export async function estimateKeeping(body: unknown) {
     fridgeC: request.fridge_c,
     freezerC: request.freezer_c,
     caution: request.caution,
+    thawHours: null,
   });
   const standing = keepingOn(keeping, today);
   return {

@@ -1,9 +1,12 @@
 import type { Food } from '@/core/foods/food';
 import { findFood, type FoodIndex, indexFoods } from '@/core/foods/findFood';
 import type { OutageClass } from '@/core/outage/outageClass';
-import { sql } from '@/store/database';
+import { type Wish, wishedFood } from '@/core/foods/wish';
+import { Refusal } from '@/core/refusal';
+import { type Sql, sql } from '@/store/database';
 import { readFoodRows, readOutageClasses } from '@/store/foods';
 import { type Household, readHousehold } from '@/store/households';
+import { readWishes } from '@/store/wishes';
 import { Problem } from './problem';
 
 /** The household this server keeps: `HOUSEHOLD_ID`, else the first. @throws Problem 404 when there is none yet */
@@ -19,25 +22,48 @@ export interface Reference {
   classes: ReadonlyMap<string, OutageClass>;
   /** Foods that may be named; retired ones are left out. */
   index: FoodIndex;
-  /** Every food a package may be of, the retired ones too. */
+  /** Every food a package may be of, the retired ones too, as this household keeps it: its wishes counted in. */
   byId: ReadonlyMap<string, Food>;
-  foods: readonly (Food & { own: boolean; retired: boolean })[];
+  /** The same foods with the household's wishes counted in. */
+  foods: readonly ListedFood[];
+  /** Without any wish, by id. */
+  plain: ReadonlyMap<string, ListedFood>;
+  wishes: ReadonlyMap<string, Wish>;
 }
+
+/** A food, whether it is the household's own, and whether it may still be named. */
+export type ListedFood = Food & { own: boolean; retired: boolean };
 
 const KEPT_MS = 5_000;
 const kept = new Map<number, { until: number; reference: Promise<Reference> }>();
 
-async function load(householdId: number): Promise<Reference> {
-  const [foods, classes] = await Promise.all([readFoodRows(sql(), householdId), readOutageClasses(sql())]);
+/** The food with the household's wish; one that the reference has since overtaken is left out, never loosens. */
+function withWish(food: ListedFood, wish: Wish | undefined): ListedFood {
+  if (!wish) return food;
+  try {
+    return wishedFood(food, wish);
+  } catch (error) {
+    if (error instanceof Refusal) return food;
+    throw error;
+  }
+}
+
+/** Reads foods, wishes and classes afresh. */
+export async function loadReference(db: Sql, householdId: number): Promise<Reference> {
+  const rows = await readFoodRows(db, householdId);
+  const classes = await readOutageClasses(db);
+  const wishes = await readWishes(db, householdId);
+  const foods = rows.map((food) => withWish(food, wishes.get(food.id)));
   const byId = new Map(foods.map((food) => [food.id, food]));
-  return { classes, foods, byId, index: indexFoods(foods.filter(({ retired }) => !retired)) };
+  const plain = new Map(rows.map((food) => [food.id, food]));
+  return { classes, foods, byId, plain, wishes, index: indexFoods(foods.filter(({ retired }) => !retired)) };
 }
 
 /** Foods and outage classes of a household; kept for a few seconds, since they hardly ever change. */
 export function referenceOf(householdId: number): Promise<Reference> {
   const found = kept.get(householdId);
   if (found && found.until > Date.now()) return found.reference;
-  const reference = load(householdId);
+  const reference = loadReference(sql(), householdId);
   kept.set(householdId, { until: Date.now() + KEPT_MS, reference });
   reference.catch(() => kept.delete(householdId));
   return reference;

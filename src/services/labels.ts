@@ -1,5 +1,3 @@
-import path from 'node:path';
-import PDFDocument from 'pdfkit';
 import QRCode from 'qrcode';
 import { sayPlainDate } from '@/core/calendar/sayDate';
 import type { HistoryEvent } from '@/core/keeping/history';
@@ -11,17 +9,11 @@ import { sayAmount } from '@/core/units/sayAmount';
 import { sql } from '@/store/database';
 import { readPackagesByCodes } from '@/store/packages';
 import { viewContext } from './context';
+import { beginPaper, MM, type PaperFont, PAPER_INK as INK, PAPER_SLATE as SLATE } from './paper';
 import { Problem } from './problem';
+import { publicUrl } from './publicUrl';
 
-const MM = 72 / 25.4;
 const SMALLEST_POINTS = 6;
-const INK = '#16302f';
-const SLATE = '#3c5655';
-const FONTS = {
-  heading: '@fontsource/bricolage-grotesque/files/bricolage-grotesque-latin-700-normal.woff',
-  strong: '@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-700-normal.woff',
-  text: '@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-400-normal.woff',
-} as const;
 
 /** What stands on one label. */
 export interface LabelText {
@@ -45,11 +37,6 @@ function happenedLine(history: readonly HistoryEvent[]): string {
       ? 'thawing since'
       : told.did;
   return `${word} ${sayPlainDate(told.on)}`;
-}
-
-/** Address of the server as a phone in the house reaches it; `PUBLIC_URL`, without a slash at the end. */
-function publicUrl(): string {
-  return (process.env.PUBLIC_URL ?? `http://localhost:${process.env.PORT ?? '3000'}`).replace(/\/+$/, '');
 }
 
 function drawQr(document: PDFKit.PDFDocument, text: string, x: number, y: number, side: number): void {
@@ -82,7 +69,7 @@ function drawLabel(
   const scale = heightMm / 38;
   /** One line shrinks until it fits, so that no date is ever cut; a name may run over two. */
   const line = (
-    font: keyof typeof FONTS,
+    font: PaperFont,
     points: number,
     colour: string,
     text: string,
@@ -117,21 +104,7 @@ function drawLabel(
 /** Draws labels as a PDF on the given stock. */
 function drawLabels(labels: readonly LabelText[], size: LabelSize, startAt: number): Promise<Buffer> {
   const places = labelPlaces(size, labels.length, startAt);
-  const page = { size: [size.pageMm[0] * MM, size.pageMm[1] * MM] as [number, number], margin: 0 };
-  const document = new PDFDocument({
-    ...page,
-    autoFirstPage: false,
-    info: { Title: 'Orderly Frost labels' },
-  });
-  for (const [name, file] of Object.entries(FONTS)) {
-    document.registerFont(name, path.join(process.cwd(), 'node_modules', file));
-  }
-  const chunks: Buffer[] = [];
-  document.on('data', (chunk: Buffer) => chunks.push(chunk));
-  const done = new Promise<Buffer>((resolve, reject) => {
-    document.on('end', () => resolve(Buffer.concat(chunks)));
-    document.on('error', reject);
-  });
+  const { document, page, done } = beginPaper('Orderly Frost labels', size.pageMm);
   let onPage = -1;
   labels.forEach((label, at) => {
     const place = places[at];

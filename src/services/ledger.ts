@@ -5,6 +5,7 @@ import { readLedger } from '@/store/ledger';
 import { todayIn } from './clock';
 import { ourHousehold } from './household';
 import { Problem } from './problem';
+import { countPassedUnanswered } from './today';
 
 export interface LedgerLine {
   id: string;
@@ -17,9 +18,13 @@ export interface LedgerLine {
   codes: string[];
   undone: boolean;
   undoes: string | null;
+  /** What the door noticed, such as a clock set back. */
+  note: string;
 }
 
 export interface LedgerView {
+  /** Dates that went by with no answer in the last 12 months. */
+  passed_unanswered: number;
   entries: LedgerLine[];
   next: string | null;
 }
@@ -50,6 +55,7 @@ export async function readLedgerPage(query: {
     minute: '2-digit',
   });
   return {
+    passed_unanswered: await countPassedUnanswered(household.id, today),
     entries: page.map((entry) => ({
       id: entry.id,
       type: entry.type,
@@ -60,6 +66,7 @@ export async function readLedgerPage(query: {
       codes: entry.codes,
       undone: entry.undone,
       undoes: entry.undoes,
+      note: entry.note,
     })),
     next: entries.length > limit && last ? `${last.recordedAt}_${last.id}` : null,
   };

@@ -1,6 +1,7 @@
 import type Joi from 'joi';
 import convert from 'joi-to-swagger';
 import { COMMAND_TYPES } from '@/core/ledger/command';
+import { allocationSchema } from './allocation';
 import { commandSchemas } from './commands/commandSchemas';
 import { keepingSchema, portionsSchema } from './estimates';
 import { outageSchema, stockOutageSchema } from './outage';
@@ -49,6 +50,7 @@ const query = (name: string, description: string) => ({
   description,
 });
 
+const SCOPE = query('scope', 'room:<name> or appliance:<id>; the whole house when left out');
 const PAGED = [query('after', 'key of the last page'), query('limit', 'how many, at most')];
 
 const read = (summary: string, parameters: object[] = []) => ({
@@ -87,7 +89,9 @@ export function openApi() {
       '/api/v1/commands': send('Run one command or a list, all or nothing', {
         oneOf: [{ ...command }, { type: 'array', items: command }],
       }),
-      '/api/v1/today': read('First out, the drawn kitchen, the counter'),
+      '/api/v1/today': read('First out, the jobs of the day, the drawn kitchen, the counter', [SCOPE]),
+      '/api/v1/first-out': read('What asks for an answer, a page at a time', [SCOPE, ...PAGED]),
+      '/api/v1/slip': read('The morning slip as PDF'),
       '/api/v1/stock': read('Packages in the store', [
         query('q', 'part of a name, or a code'),
         query('zone', 'zone id'),
@@ -101,8 +105,22 @@ export function openApi() {
           responses: { '200': answer('the package'), ...ERRORS },
         },
       },
+      '/api/v1/packages/{code}/what-if': {
+        get: {
+          summary: 'The dates that leaving, opening, freezing, thawing or cooking it would give',
+          parameters: [{ name: 'code', in: 'path', required: true, schema: { type: 'string' } }],
+          responses: { '200': answer('the choices'), ...ERRORS },
+        },
+      },
       '/api/v1/zones': read('Zones in the cook’s order'),
       '/api/v1/foods': read('Foods and their figures', [query('q', 'part of a name'), ...PAGED]),
+      '/api/v1/foods/{id}': {
+        get: {
+          summary: 'One food with its figures, the household’s wish and its packages',
+          parameters: [{ name: 'id', in: 'path', required: true, schema: { type: 'string' } }],
+          responses: { '200': answer('the food'), ...ERRORS },
+        },
+      },
       '/api/v1/vocabulary': read('Foods and zones for the quick line'),
       '/api/v1/ledger': read('What happened, newest first', PAGED),
       '/api/v1/labels': {
@@ -119,6 +137,7 @@ export function openApi() {
       '/api/v1/health': read('Database reached, migrations current'),
       '/api/v1/estimates/keeping': send('Dates of a food from its history', swagger(keepingSchema)),
       '/api/v1/estimates/portions': send('Split a lot into packs', swagger(portionsSchema)),
+      '/api/v1/estimates/allocation': send('Which packages an amount comes from', swagger(allocationSchema)),
       '/api/v1/judge/outage': send('Verdicts after a power cut', swagger(outageSchema)),
       '/api/v1/judge/stock': send('The same for what is in the store', swagger(stockOutageSchema)),
     },

@@ -3,6 +3,7 @@ import { sayMoney } from '@/core/units/sayAmount';
 import { sql } from '@/store/database';
 import { readPackageByCode } from '@/store/packages';
 import { viewContext } from './context';
+import { type HeadsUp, toHeadsUp } from './headsUp';
 import { type PackageView, type PlaceView, toPackageView, toPlace } from './packageView';
 import { Problem } from './problem';
 
@@ -13,18 +14,29 @@ export interface PackageDetail extends PackageView {
   /** Its clocks stand still, also while it is out on the counter for a moment. */
   hard_frozen: boolean;
   zones: PlaceView[];
+  today: string;
+  heads_up: HeadsUp;
+  /** It may be kept out of the cold by design. */
+  may_stay_out: boolean;
+  cap: number | null;
 }
 
 /** The package that carries a code. @throws Problem 404 */
 export async function readPackage(code: string): Promise<PackageDetail> {
   const context = await viewContext();
-  const { household, kitchen } = context;
+  const { household, kitchen, reference } = context;
   const found = await readPackageByCode(sql(), household.id, code.toUpperCase());
   if (!found || found.gone?.how === 'undone') {
     throw new Problem(404, 'not-found', `No package carries the code ${code.toUpperCase().slice(0, 12)}.`);
   }
+  const view = toPackageView(found, context);
+  const counterDays = reference.byId.get(found.foodId)?.counterDaysMax ?? null;
   return {
-    ...toPackageView(found, context),
+    ...view,
+    today: context.today,
+    heads_up: toHeadsUp(found, view, context),
+    may_stay_out: counterDays !== null && found.state === 'chilled',
+    cap: found.cap,
     trail: found.trail,
     price_words: found.priceMinor === null ? null : sayMoney(found.priceMinor, household.currency),
     hard_frozen: found.state === 'frozen',

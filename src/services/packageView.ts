@@ -121,7 +121,7 @@ export function toPackageView(found: Package, { reference, kitchen, today, at }:
     { state: found.state, useBy: found.useBy, bestBy: found.bestBy, governing, condemned },
     today,
   );
-  const place = zone ? zone.name : 'On the counter';
+  const place = zone ? zone.name : found.state === 'room' ? 'Kept out of the cold' : 'On the counter';
   return {
     id: found.id,
     code: found.code,

@@ -3,12 +3,14 @@ import { readOnCounter } from '@/store/packages';
 import { now } from './clock';
 import { viewContext } from './context';
 import { toPackageView } from './packageView';
-import { type CounterItem, toCounter } from './today';
+import { type CounterItem, toCounter } from './counter';
 
 /** What stands around every page. */
 export interface Shell {
   temperatures: { name: string; words: string; warm: boolean }[];
   counter: CounterItem[];
+  /** Time of day of heads-ups. */
+  notify_at: string;
 }
 
 /** Top bar and counter; `null` while the database is out of reach. */
@@ -17,6 +19,7 @@ export async function readShell(): Promise<Shell | null> {
     const context = await viewContext();
     const onCounter = await readOnCounter(sql(), context.household.id);
     return {
+      notify_at: context.household.settings.notifyAt,
       temperatures: context.kitchen.appliances.map(({ name, temperatureC, cold }) => ({
         name,
         words: `${String(temperatureC).replace('-', '−')}°`,

@@ -2,7 +2,8 @@ import { firstOutKey } from '@/core/firstout/firstOutKey';
 import { foodsWithWords, nearestFoods } from '@/core/foods/findFood';
 import { STATES } from '@/core/keeping/history';
 import { sql } from '@/store/database';
-import { countPackages, readPackageByCode, readStock } from '@/store/packages';
+import { readPackageByCode, readStock } from '@/store/packages';
+import { countOutside, readFills } from '@/store/today';
 import { viewContext } from './context';
 import { type PackageView, toPackageView } from './packageView';
 import { Problem } from './problem';
@@ -38,7 +39,11 @@ export async function readStockPage(query: StockQuery): Promise<StockView> {
   const { household, reference, today } = context;
   const words = query.q?.trim() ?? '';
   const limit = query.limit ?? 100;
-  const total = await countPackages(sql(), household.id);
+  const [fills, outside] = await Promise.all([
+    readFills(sql(), household.id),
+    countOutside(sql(), household.id),
+  ]);
+  const total = [...fills.values()].reduce((sum, { packages }) => sum + packages, outside);
   const byCode = words === '' ? null : await readPackageByCode(sql(), household.id, words.toUpperCase());
   if (byCode && byCode.gone === null) {
     return { packages: [toPackageView(byCode, context)], total, next: null, today };

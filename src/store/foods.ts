@@ -31,19 +31,25 @@ export async function readOutageClasses(sql: Sql): Promise<Map<string, OutageCla
 }
 
 /** Adds or renews one food. */
-export async function putFood(sql: Sql, householdId: number | null, food: Food): Promise<void> {
+export async function putFood(
+  sql: Sql,
+  householdId: number | null,
+  food: Food,
+  retired = false,
+): Promise<void> {
   await sql.run(
     `INSERT INTO food (id, household_id, name, food_group, outage_class_id, retired, figures)
-     VALUES (:id, :householdId, :name, :group, :outageClass, FALSE, :figures)
+     VALUES (:id, :householdId, :name, :group, :outageClass, :retired, :figures)
          ON DUPLICATE KEY
      UPDATE name = VALUES(name),
             food_group = VALUES(food_group),
             outage_class_id = VALUES(outage_class_id),
-            retired = FALSE,
+            retired = VALUES(retired),
             figures = VALUES(figures)`,
     {
       id: food.id,
       householdId,
+      retired,
       name: food.name,
       group: food.group,
       outageClass: food.outageClass,

@@ -1,4 +1,5 @@
 import type { Caution } from '@/core/keeping/history';
+import type { HouseholdSettings } from '@/core/ledger/setting';
 import type { Sql } from './database';
 
 export interface Household {
@@ -6,10 +7,14 @@ export interface Household {
   name: string;
   timeZone: string;
   currency: string;
-  caution: Caution;
+  settings: HouseholdSettings;
 }
 
 interface HouseholdRow {
+  notify_at: string;
+  lead_chilled: number;
+  lead_frozen: number;
+  feed_key: string;
   id: number;
   name: string;
   time_zone: string;
@@ -22,13 +27,19 @@ const toHousehold = (row: HouseholdRow): Household => ({
   name: row.name,
   timeZone: row.time_zone,
   currency: row.currency,
-  caution: row.caution,
+  settings: {
+    caution: row.caution,
+    notifyAt: row.notify_at,
+    leadChilled: row.lead_chilled,
+    leadFrozen: row.lead_frozen,
+    feedKey: row.feed_key,
+  },
 });
 
 /** The household with this id, or the first one when `id` is null. */
 export async function readHousehold(sql: Sql, id: number | null): Promise<Household | null> {
   const [row] = await sql.rows<HouseholdRow>(
-    `SELECT id, name, time_zone, currency, caution
+    `SELECT id, name, time_zone, currency, caution, notify_at, lead_chilled, lead_frozen, feed_key
        FROM household
       WHERE :id IS NULL
          OR id = :id
@@ -41,11 +52,35 @@ export async function readHousehold(sql: Sql, id: number | null): Promise<Househ
 
 export async function addHousehold(sql: Sql, household: Omit<Household, 'id'>): Promise<number> {
   const { insertId } = await sql.run(
-    `INSERT INTO household (name, time_zone, currency, caution)
-     VALUES (:name, :timeZone, :currency, :caution)`,
-    { ...household },
+    `INSERT INTO household (name, time_zone, currency, caution, notify_at, lead_chilled, lead_frozen, feed_key)
+     VALUES (:name, :timeZone, :currency, :caution, :notifyAt, :leadChilled, :leadFrozen, :feedKey)`,
+    { ...household, ...household.settings },
   );
   return insertId;
+}
+
+/** Writes what the household decided for itself. */
+export async function putSettings(sql: Sql, householdId: number, settings: HouseholdSettings): Promise<void> {
+  await sql.run(
+    `UPDATE household
+        SET caution = :caution,
+            notify_at = :notifyAt,
+            lead_chilled = :leadChilled,
+            lead_frozen = :leadFrozen,
+            feed_key = :feedKey
+      WHERE id = :householdId`,
+    { householdId, ...settings },
+  );
+}
+
+/** Households that a newer schema has not given a calendar address yet. */
+export async function readWithoutFeed(sql: Sql): Promise<number[]> {
+  const rows = await sql.rows<{ id: number }>(`SELECT id FROM household WHERE feed_key = ''`);
+  return rows.map(({ id }) => id);
+}
+
+export async function putFeedKey(sql: Sql, householdId: number, feedKey: string): Promise<void> {
+  await sql.run(`UPDATE household SET feed_key = :feedKey WHERE id = :householdId`, { householdId, feedKey });
 }
 
 /**
@@ -74,7 +109,18 @@ export async function takeCodeNumbers(sql: Sql, householdId: number, count: numb
 
 /** Empties every household's tables, children first. Reference data stays. */
 export async function clearHouseholds(sql: Sql): Promise<void> {
-  for (const table of ['ledger_event', 'package', 'lot', 'command']) await sql.run(`DELETE FROM ${table}`);
+  for (const table of [
+    'ledger_event',
+    'passing',
+    'package',
+    'lot',
+    'command',
+    'zone_fill',
+    'feed_day',
+    'wish',
+    'job',
+  ])
+    await sql.run(`DELETE FROM ${table}`);
   await sql.run(`UPDATE zone SET parent_id = NULL`);
   for (const table of ['zone', 'appliance']) await sql.run(`DELETE FROM ${table}`);
   await sql.run(`DELETE FROM food WHERE household_id IS NOT NULL`);

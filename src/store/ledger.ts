@@ -1,4 +1,5 @@
 import type { LedgerEvent, Package } from '@/core/ledger/package';
+import type { Setting, SettingEvent } from '@/core/ledger/setting';
 import type { PastCommand } from '@/core/ledger/undoCommand';
 import { fromJson, fromSqlInstant, isDuplicate, type Sql, toSqlInstant } from './database';
 
@@ -8,6 +9,20 @@ export interface CommandRecord {
   digest: string;
   at: string;
   recordedAt: string;
+  note: string;
+}
+
+/** When the newest command of a household was recorded, ISO 8601; `null`: none yet. */
+export async function readLastRecorded(sql: Sql, householdId: number): Promise<string | null> {
+  const [row] = await sql.rows<{ recorded_at: string }>(
+    `SELECT recorded_at
+       FROM command
+      WHERE household_id = :householdId
+      ORDER BY recorded_at DESC
+      LIMIT 1`,
+    { householdId },
+  );
+  return row ? fromSqlInstant(row.recorded_at) : null;
 }
 
 /**
@@ -18,8 +33,8 @@ export interface CommandRecord {
 export async function claimCommand(sql: Sql, householdId: number, command: CommandRecord): Promise<boolean> {
   try {
     await sql.run(
-      `INSERT INTO command (id, household_id, type, digest, at, recorded_at, says)
-       VALUES (:id, :householdId, :type, :digest, :at, :recordedAt, '')`,
+      `INSERT INTO command (id, household_id, type, digest, at, recorded_at, says, note)
+       VALUES (:id, :householdId, :type, :digest, :at, :recordedAt, '', :note)`,
       { ...command, householdId, at: toSqlInstant(command.at), recordedAt: toSqlInstant(command.recordedAt) },
     );
     return true;
@@ -85,8 +100,27 @@ export async function appendEvents(
   householdId: number,
   commandId: string,
   at: string,
-  events: readonly LedgerEvent[],
+  { events, settings }: { events: readonly LedgerEvent[]; settings: readonly SettingEvent[] },
 ): Promise<void> {
+  for (const [place, { before, after, says, type }] of settings.entries()) {
+    await sql.run(
+      `INSERT INTO ledger_event (household_id, command_id, seq, type, setting, subject, at, says, before_image,
+                                 after_image)
+       VALUES (:householdId, :commandId, :seq, :type, :setting, :subject, :at, :says, :before, :after)`,
+      {
+        householdId,
+        commandId,
+        seq: events.length + place,
+        type,
+        setting: after.kind,
+        subject: after.subject,
+        at: toSqlInstant(at),
+        says: says.slice(0, 400),
+        before: before && JSON.stringify(before),
+        after: JSON.stringify(after),
+      },
+    );
+  }
   for (const [seq, event] of events.entries()) {
     await sql.run(
       `INSERT INTO ledger_event (household_id, command_id, seq, type, package_id, at, says, before_image, after_image)
@@ -121,8 +155,13 @@ export async function readPastCommand(
     { householdId, id },
   );
   if (!row) return null;
-  const events = await sql.rows<{ before_image: unknown; after_image: unknown }>(
-    `SELECT before_image, after_image
+  const events = await sql.rows<{
+    setting: string | null;
+    type: string;
+    before_image: unknown;
+    after_image: unknown;
+  }>(
+    `SELECT setting, type, before_image, after_image
        FROM ledger_event
       WHERE household_id = :householdId
         AND command_id = :id
@@ -132,10 +171,20 @@ export async function readPastCommand(
   return {
     says: row.says,
     undone: row.undone_by !== null,
-    events: events.map(({ before_image, after_image }) => ({
-      before: before_image === null ? null : fromJson<Package>(before_image),
-      after: fromJson<Package>(after_image),
-    })),
+    events: events
+      .filter(({ setting }) => setting === null)
+      .map(({ before_image, after_image }) => ({
+        before: before_image === null ? null : fromJson<Package>(before_image),
+        after: fromJson<Package>(after_image),
+      })),
+    settings: events
+      .filter(({ setting }) => setting !== null)
+      .map(({ type, before_image, after_image }) => ({
+        type: type as SettingEvent['type'],
+        before: before_image === null ? null : fromJson<Setting>(before_image),
+        after: fromJson<Setting>(after_image),
+        says: row.says,
+      })),
   };
 }
 
@@ -148,6 +197,8 @@ export interface LedgerEntry {
   says: string;
   undone: boolean;
   undoes: string | null;
+  /** What the door noticed, such as a clock set back. */
+  note: string;
   codes: string[];
 }
 
@@ -166,9 +217,10 @@ export async function readLedger(
     says: string;
     undone_by: string | null;
     undoes: string | null;
+    note: string;
     codes: string | null;
   }>(
-    `SELECT command.id, command.type, command.at, command.recorded_at, command.says, command.undone_by, command.undoes,
+    `SELECT command.id, command.type, command.at, command.recorded_at, command.says, command.undone_by, command.undoes, command.note,
             (SELECT GROUP_CONCAT(package.code ORDER BY event.seq SEPARATOR ' ')
                FROM ledger_event AS event
                JOIN package ON package.id = event.package_id
@@ -193,6 +245,7 @@ export async function readLedger(
     says: row.says,
     undone: row.undone_by !== null,
     undoes: row.undoes,
+    note: row.note,
     codes: row.codes === null ? [] : row.codes.split(' '),
   }));
 }

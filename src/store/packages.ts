@@ -56,7 +56,10 @@ export async function readFirstOut(sql: Sql, householdId: number, limit: number)
   return rows.map(toPackage);
 }
 
-/** What is out of the cold. */
+/** More than anybody has room for. */
+const MOST_ON_COUNTER = 200;
+
+/** What is out of the cold for now, at most 200. */
 export async function readOnCounter(sql: Sql, householdId: number): Promise<Package[]> {
   const rows = await sql.rows<{ image: unknown }>(
     `SELECT image
@@ -64,8 +67,10 @@ export async function readOnCounter(sql: Sql, householdId: number): Promise<Pack
       WHERE household_id = :householdId
         AND here = TRUE
         AND zone_id IS NULL
-      ORDER BY first_out`,
-    { householdId },
+        AND state <> 'room'
+      ORDER BY first_out
+      LIMIT :limit`,
+    { householdId, limit: MOST_ON_COUNTER },
   );
   return rows.map(toPackage);
 }
@@ -101,6 +106,25 @@ export async function readStock(sql: Sql, householdId: number, filter: StockFilt
   return rows.map(toPackage);
 }
 
+/** Packages of some foods that are in the store, locked; all of them when `foodIds` is null. */
+export async function lockPackagesOf(
+  sql: Sql,
+  householdId: number,
+  foodIds: readonly string[] | null,
+): Promise<Package[]> {
+  const rows = await sql.rows<{ image: unknown }>(
+    `SELECT image
+       FROM package
+      WHERE household_id = :householdId
+        AND here = TRUE
+        ${foodIds === null ? '' : 'AND food_id IN (:foodIds)'}
+      ORDER BY first_out
+        FOR UPDATE`,
+    { householdId, foodIds: foodIds === null || foodIds.length > 0 ? foodIds : [''] },
+  );
+  return rows.map(toPackage);
+}
+
 export async function readPackagesByCodes(
   sql: Sql,
   householdId: number,
@@ -117,17 +141,6 @@ export async function readPackagesByCodes(
   return rows.map(toPackage);
 }
 
-export async function countPackages(sql: Sql, householdId: number): Promise<number> {
-  const [row] = await sql.rows<{ count: number }>(
-    `SELECT COUNT(*) AS count
-       FROM package
-      WHERE household_id = :householdId
-        AND here = TRUE`,
-    { householdId },
-  );
-  return Number(row?.count ?? 0);
-}
-
 export async function addLot(sql: Sql, householdId: number, commandId: string, lot: Lot): Promise<void> {
   await sql.run(
     `INSERT INTO lot (id, household_id, food_id, command_id, did, start_on, amount, unit, price_minor, currency)
@@ -136,8 +149,28 @@ export async function addLot(sql: Sql, householdId: number, commandId: string, l
   );
 }
 
-function columnsOf(householdId: number, image: Package): Record<string, unknown> {
+/** A package with what it is found by, as the core worked it out. */
+export interface StoredPackage {
+  image: Package;
+  /** First day on Today, and first day it asks for an answer. */
+  nearOn: string;
+  askOn: string;
+  /** Its date may still go by unanswered. */
+  passingOpen: boolean;
+  litres: number;
+}
+
+function columnsOf(
+  householdId: number,
+  { image, nearOn, askOn, passingOpen, litres }: StoredPackage,
+): Record<string, unknown> {
   return {
+    called: image.called,
+    condemned: image.condemned,
+    nearOn,
+    askOn,
+    passingOpen,
+    litres: litres.toFixed(2),
     id: image.id,
     householdId,
     lotId: image.lotId,
@@ -162,20 +195,26 @@ function columnsOf(householdId: number, image: Package): Record<string, unknown>
 }
 
 /** Writes packages new to the store. */
-export async function addPackages(sql: Sql, householdId: number, images: readonly Package[]): Promise<void> {
-  for (const image of images) {
+export async function addPackages(
+  sql: Sql,
+  householdId: number,
+  packages: readonly StoredPackage[],
+): Promise<void> {
+  for (const stored of packages) {
     await sql.run(
       `INSERT INTO package (id, household_id, lot_id, food_id, code, here, amount, unit, zone_id, counter_since, state,
-                            opened, start_on, use_by, best_by, governing_date, quality, first_out, version, image)
+                            opened, start_on, use_by, best_by, governing_date, quality, first_out, version, called, condemned,
+                            near_on, ask_on, passing_open, litres, image)
        VALUES (:id, :householdId, :lotId, :foodId, :code, :here, :amount, :unit, :zoneId, :counterSince, :state,
-               :opened, :startOn, :useBy, :bestBy, :governingDate, :quality, :firstOut, :version, :image)`,
-      columnsOf(householdId, image),
+               :opened, :startOn, :useBy, :bestBy, :governingDate, :quality, :firstOut, :version, :called, :condemned,
+               :nearOn, :askOn, :passingOpen, :litres, :image)`,
+      columnsOf(householdId, stored),
     );
   }
 }
 
 /** Writes the after-image over the package. */
-export async function putPackage(sql: Sql, householdId: number, image: Package): Promise<void> {
+export async function putPackage(sql: Sql, householdId: number, stored: StoredPackage): Promise<void> {
   await sql.run(
     `UPDATE package
         SET here = :here,
@@ -191,9 +230,32 @@ export async function putPackage(sql: Sql, householdId: number, image: Package):
             quality = :quality,
             first_out = :firstOut,
             version = :version,
+            called = :called,
+            condemned = :condemned,
+            near_on = :nearOn,
+            ask_on = :askOn,
+            passing_open = :passingOpen,
+            litres = :litres,
             image = :image
       WHERE household_id = :householdId
         AND id = :id`,
-    columnsOf(householdId, image),
+    columnsOf(householdId, stored),
   );
+  await putPassings(sql, householdId, stored.image);
+}
+
+/** Keeps the dates that passed unanswered beside the package, for counting. */
+async function putPassings(sql: Sql, householdId: number, image: Package): Promise<void> {
+  await sql.run(`DELETE FROM passing WHERE household_id = :householdId AND package_id = :id`, {
+    householdId,
+    id: image.id,
+  });
+  if (image.gone?.how === 'undone') return;
+  for (const passedOn of image.unanswered) {
+    await sql.run(
+      `INSERT INTO passing (household_id, package_id, passed_on)
+       VALUES (:householdId, :id, :passedOn)`,
+      { householdId, id: image.id, passedOn },
+    );
+  }
 }

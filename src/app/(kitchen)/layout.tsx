@@ -4,6 +4,7 @@ import { readShell } from '@/services/shell';
 import { DoorProvider } from '@/ui/door/DoorProvider';
 import { CounterStrip } from '@/ui/shell/CounterStrip';
 import { DatabaseGone } from '@/ui/shell/DatabaseGone';
+import { Notices } from '@/ui/shell/Notices';
 import { Shortcuts } from '@/ui/shell/Shortcuts';
 import { TopBar } from '@/ui/shell/TopBar';
 import '../globals.css';
@@ -38,6 +39,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
             </main>
             <CounterStrip items={shell.counter} />
             <Shortcuts />
+            <Notices notifyAt={shell.notify_at} />
           </DoorProvider>
         ) : (
           <DatabaseGone />

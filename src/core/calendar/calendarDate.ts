@@ -57,3 +57,8 @@ export function earlier(a: CalendarDate | null, b: CalendarDate | null): Calenda
   if (b === null) return a;
   return a <= b ? a : b;
 }
+
+/** The later of two dates. */
+export function later(a: CalendarDate, b: CalendarDate): CalendarDate {
+  return a >= b ? a : b;
+}

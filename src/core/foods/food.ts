@@ -63,4 +63,8 @@ export interface Food {
   /** Where the composition comes from. */
   compositionSource: string;
   note: string;
+  /** What the household's own wish changed, as a sentence. */
+  wished?: string;
+  /** The reference food an own food was copied from. */
+  copyOf?: string;
 }

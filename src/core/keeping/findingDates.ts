@@ -1,7 +1,10 @@
 import { addDays, type CalendarDate } from '../calendar/calendarDate';
+import type { Food } from '../foods/food';
 import { MOST_COUNTER_MINUTES } from './counterMinutes';
 import { type KeepingState, notAfter, setDates } from './keepingState';
+import { days } from './startDates';
 
+const MINUTES_A_DAY = 24 * 60;
 const COUNTER_SOURCE = 'FoodSafety.gov: two hours out of the cold, one above 32 °C';
 
 /** The governing date, and only it, moved to `limit` at most. */
@@ -29,17 +32,29 @@ export function findingDates(state: KeepingState, on: CalendarDate, bad: boolean
 
 /**
  * Rule K10: minutes out of the cold add up over a package's life, 120 in all, 60 above 32 °C (so a hot minute counts
- * for two). A food with counter days of its own is left to those.
+ * for two). A food with counter days of its own follows those instead: a matter of quality.
  */
 export function counterDates(
   state: KeepingState,
-  controlled: boolean,
+  { controlled, counterDaysMax, source }: Food,
   on: CalendarDate,
   minutes: number,
   hot: boolean,
 ): void {
   state.counterMinutes += hot ? minutes * 2 : minutes;
-  if (!controlled || state.state === 'frozen' || state.counterMinutes <= MOST_COUNTER_MINUTES) return;
+  if (state.state === 'frozen') return;
+  if (!controlled) {
+    if (counterDaysMax === null || state.counterMinutes <= counterDaysMax * MINUTES_A_DAY) return;
+    setDates(
+      state,
+      'K10',
+      capGoverning(state, on),
+      `Out of the cold for more than its ${days(counterDaysMax)}: look at it first.`,
+      source,
+    );
+    return;
+  }
+  if (state.counterMinutes <= MOST_COUNTER_MINUTES) return;
   state.condemned = true;
   setDates(
     state,

@@ -1,11 +1,10 @@
-import { addMonths } from '../calendar/addMonths';
 import { type CalendarDate, daysBetween } from '../calendar/calendarDate';
 import { sayPlainDate } from '../calendar/sayDate';
 import type { Food } from '../foods/food';
 import { Refusal } from '../refusal';
 import type { Wrap } from './history';
 import { type KeepingCase, type KeepingState, noteRule, setDates } from './keepingState';
-import { frozenRate } from './spoilageRate';
+import { frozenLife } from './frozenLife';
 import { days } from './startDates';
 
 const WRAP_WORDS: Record<Wrap, string> = {
@@ -20,44 +19,6 @@ const WRAP_WORDS: Record<Wrap, string> = {
   glass: 'in glass',
   jar: 'in a jar',
 };
-
-/** Months a food keeps its quality at −18 °C in this wrap (K5): tight wraps the longest figure, loose the shortest. */
-function monthsInWrap(food: Food, wrap: Wrap): number {
-  const least = food.freezerMonthsMin ?? 0;
-  const most = food.freezerMonthsMax ?? least;
-  switch (wrap) {
-    case 'shop-tray':
-    case 'carton':
-    case 'tub':
-    case 'loose-bag':
-      return least;
-    case 'zip-bag':
-    case 'foil':
-    case 'paper':
-      return (least + most) / 2;
-    case 'vacuum':
-    case 'glass':
-    case 'jar':
-      return most;
-  }
-}
-
-/** The longest a food frozen raw may stay, in months, and why; `null` when blanching does not matter to it. */
-function unblanchedLimit(food: Food): { months: number; says: string } | null {
-  if (food.blanchOptional === true && food.unblanchedMonthsMax !== null) {
-    return {
-      months: food.unblanchedMonthsMax,
-      says: `Frozen raw, not blanched: at most ${food.unblanchedMonthsMax} months.`,
-    };
-  }
-  if (food.blanchOptional === false && food.blanchMinutes !== null) {
-    return {
-      months: 1,
-      says: `Frozen raw though it wants ${food.blanchMinutes} minutes of blanching: at most 1 month, use it soon.`,
-    };
-  }
-  return null;
-}
 
 /** What is to be thrown out (K10, K12) is not put to sleep either. @throws Refusal with the given rule */
 export function refuseCondemned(state: KeepingState, rule: string): void {
@@ -94,17 +55,15 @@ export function sleep(
  *
  * @throws Refusal K5 when it is frozen already, does not freeze well, or is past its use by
  */
-export function frozenDates(state: KeepingState, { food, conditions }: KeepingCase, on: CalendarDate): void {
+export function frozenDates(state: KeepingState, kase: KeepingCase, on: CalendarDate): void {
+  const { food, conditions } = kase;
   if (state.state === 'frozen') throw new Refusal('K5', 'It is frozen already.');
   refuseCondemned(state, 'K5');
   refuseUnfit(food, state, on);
-  const limit = conditions.blanched ? null : unblanchedLimit(food);
-  const wrapped = monthsInWrap(food, conditions.wrap);
-  const rate = frozenRate(conditions.freezerC);
-  const months = Math.min(wrapped, limit?.months ?? Infinity) / rate;
+  const { months, rate, limit, bestBy } = frozenLife(kase, on, conditions.freezerC);
   const left = state.useBy === null ? null : Math.max(0, daysBetween(on, state.useBy));
   const kept = left === null ? '' : ` ${days(left)} of its fridge time are left for after thawing.`;
-  sleep(state, on, addMonths(on, months), {
+  sleep(state, on, bestBy, {
     rule: 'K5',
     says: `Frozen ${WRAP_WORDS[conditions.wrap]}: best within ${sayMonths(months)}.${kept}`,
     source: food.source,

@@ -14,6 +14,8 @@ export const AFTERWARDS = [
   'found-bad',
   'moved',
   'counter',
+  'kept-out',
+  'topped-up',
 ] as const;
 
 export const WRAPS = [
@@ -45,12 +47,17 @@ export type PackageState = (typeof STATES)[number];
 /** Something that happened to a package, on a calendar day of the household. */
 export type HistoryEvent =
   | { did: Start; on: CalendarDate }
-  | { did: 'opened' | 'frozen' | 'thawing' | 'refrozen' | 'found-turning' | 'found-bad'; on: CalendarDate }
+  | {
+      did: 'opened' | 'frozen' | 'thawing' | 'refrozen' | 'found-turning' | 'found-bad' | 'kept-out';
+      on: CalendarDate;
+    }
   | { did: 'thawed'; on: CalendarDate; method: ThawMethod }
   /** Put into a zone of another temperature, °C. */
   | { did: 'moved'; on: CalendarDate; c: number }
   /** Stood out of the cold for so many minutes; `hot` above 32 °C. */
-  | { did: 'counter'; on: CalendarDate; minutes: number; hot?: boolean };
+  | { did: 'counter'; on: CalendarDate; minutes: number; hot?: boolean }
+  /** More went into a pot (K11): `content` is the day what was added began, `full` that its cap is reached. */
+  | { did: 'topped-up'; on: CalendarDate; content: CalendarDate; full?: boolean };
 
 export interface PrintedDate {
   kind: PrintedKind;
@@ -66,6 +73,8 @@ export interface KeepingConditions {
   fridgeC: number;
   freezerC: number;
   caution: Caution;
+  /** Typical hours the package needs to thaw in the refrigerator (K7); `null`: mass unknown. */
+  thawHours: number | null;
 }
 
 export const USUAL_CONDITIONS: KeepingConditions = {
@@ -75,6 +84,7 @@ export const USUAL_CONDITIONS: KeepingConditions = {
   fridgeC: 4,
   freezerC: -18,
   caution: 'usual',
+  thawHours: null,
 };
 
 /** One rule that fired. `from` and `to` are the governing date before and after it. */

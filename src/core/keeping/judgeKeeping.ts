@@ -14,10 +14,12 @@ import { governingOf, type KeepingCase, type KeepingState, noteRule } from './ke
 import { movedDates } from './movedDates';
 import { openedDates } from './openedDates';
 import { printedDates } from './printedDates';
+import { keptOutDates } from './keptOutDates';
 import { refrozenDates } from './refrozenDates';
 import { isStart, START_WORDS, startDates } from './startDates';
 import { chilledRate } from './spoilageRate';
 import { thawedDates, thawingDates } from './thawedDates';
+import { toppedUpDates } from './toppedUpDates';
 
 export type Band = 'settled' | 'soon' | 'today' | 'past';
 export type Verdict = 'eat' | 'look-first' | 'discard';
@@ -83,6 +85,7 @@ function tellStart(state: KeepingState, kase: KeepingCase, event: HistoryEvent):
       'our fit to public time and temperature data',
     );
   }
+  if (food.wished) noteRule(state, 'wish', food.wished, 'your household’s own wish');
   if (conditions.caution === 'careful' && DELICATE_CLASSES.has(food.outageClass)) {
     noteRule(state, 'K13', 'Babies, pregnant, old or ill people: only heated through.', CAUTION_SOURCE);
   }
@@ -128,7 +131,13 @@ function tell(state: KeepingState, kase: KeepingCase, event: HistoryEvent): Keep
       movedDates(state, on, event.c);
       break;
     case 'counter':
-      counterDates(state, kase.food.controlled, on, event.minutes, event.hot ?? false);
+      counterDates(state, kase.food, on, event.minutes, event.hot ?? false);
+      break;
+    case 'kept-out':
+      keptOutDates(state, kase, on);
+      break;
+    case 'topped-up':
+      toppedUpDates(state, kase, event);
       break;
     case 'found-turning':
     case 'found-bad':
@@ -139,7 +148,7 @@ function tell(state: KeepingState, kase: KeepingCase, event: HistoryEvent): Keep
 
 /**
  * The keeping engine: tells a package's history event by event and gives its dates with the trail of rules (RULES K1
- * to K10, K12, K13).
+ * to K13).
  *
  * @param history events in the order they happened; the first begins the lot
  * @param today no event may be later
@@ -181,14 +190,21 @@ export function judgeKeeping(
   };
 }
 
-/** Days left (negative once past), band and verdict of a package on a day. Frozen food turns "soon" 30 days ahead. */
+/** How near a date is: past, today, soon (3 days, frozen 30), else settled. */
+export function bandOn(date: CalendarDate, state: PackageState, today: CalendarDate): Band {
+  const daysLeft = daysBetween(today, date);
+  if (daysLeft < 0) return 'past';
+  if (daysLeft === 0) return 'today';
+  return daysLeft <= (state === 'frozen' ? 30 : 3) ? 'soon' : 'settled';
+}
+
+/** Days left (negative once past), band and verdict of a package on a day. */
 export function keepingOn(
   keeping: Pick<Keeping, 'state' | 'useBy' | 'bestBy' | 'governing' | 'condemned'>,
   today: CalendarDate,
 ): KeepingToday {
   const daysLeft = daysBetween(today, keeping.governing.date);
-  const soon = keeping.state === 'frozen' ? 30 : 3;
-  const band: Band = daysLeft < 0 ? 'past' : daysLeft === 0 ? 'today' : daysLeft <= soon ? 'soon' : 'settled';
+  const band = bandOn(keeping.governing.date, keeping.state, today);
   const unsafe = keeping.condemned || (keeping.useBy !== null && keeping.useBy < today);
   return { daysLeft, band, verdict: unsafe ? 'discard' : keeping.bestBy < today ? 'look-first' : 'eat' };
 }

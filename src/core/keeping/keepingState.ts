@@ -4,7 +4,7 @@ import type { KeepingConditions, ThawMethod, TrailLine } from './history';
 
 /** The clocks of one package while its history is told. */
 export interface KeepingState {
-  state: 'chilled' | 'frozen' | 'thawing';
+  state: 'chilled' | 'frozen' | 'thawing' | 'room';
   startOn: CalendarDate;
   lastOn: CalendarDate;
   /** Safety date; `null` while frozen, and for foods with a quality date only. */

@@ -9,6 +9,7 @@ export function movedDates(state: KeepingState, on: CalendarDate, celsius: numbe
   const rateAt = state.state === 'frozen' ? frozenRate : chilledRate;
   const ratio = rateAt(celsius) / rateAt(state.celsius);
   state.celsius = celsius;
+  if (state.state === 'room') state.state = 'chilled';
   if (ratio === 1) return;
   const scaled = (date: CalendarDate): CalendarDate => {
     const left = daysBetween(on, date);

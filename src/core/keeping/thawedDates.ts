@@ -59,14 +59,15 @@ function wake(
 }
 
 /**
- * Rule K7: moved down to thaw in the refrigerator. With no mass known the day it started counts as the day it
- * thawed, so that a model never lengthens a safety date.
+ * Rule K7: moved down to thaw in the refrigerator. For dates it thawed after its typical hours, rounded down to whole
+ * days; with no mass known on the day it started. So the model errs early.
  *
  * @throws Refusal K7 when it is not frozen
  */
 export function thawingDates(state: KeepingState, kase: KeepingCase, on: CalendarDate): void {
   if (state.state !== 'frozen') throw new Refusal('K7', 'It is not frozen, so there is nothing to thaw.');
-  wake(state, kase, on, 'fridge', 'K7');
+  const wholeDays = Math.floor((kase.conditions.thawHours ?? 0) / 24);
+  wake(state, kase, addDays(on, wholeDays), 'fridge', 'K7');
   state.state = 'thawing';
 }
 
@@ -83,7 +84,8 @@ export function thawedDates(
   on: CalendarDate,
   method: ThawMethod,
 ): void {
-  if (state.state === 'chilled') throw new Refusal('K6', 'It is not frozen, so there is nothing to thaw.');
+  if (state.state === 'chilled' || state.state === 'room')
+    throw new Refusal('K6', 'It is not frozen, so there is nothing to thaw.');
   if (method === 'metal' && kase.food.controlled) {
     throw new Refusal(
       'K6',
@@ -102,7 +104,7 @@ export function thawedDates(
         `Finished ${METHOD_WORDS[method]}: cook it at once.`,
         kase.food.source,
       );
-    }
+    } else if (state.thawed && on < state.thawed.on) wake(state, kase, on, 'fridge', 'K7');
     return;
   }
   wake(state, kase, on, method, 'K6');

@@ -1,4 +1,4 @@
-import type { ThawMethod } from '../keeping/history';
+import type { HistoryEvent, ThawMethod } from '../keeping/history';
 import { Refusal } from '../refusal';
 import { counterOf, warmthOf, withEvents } from './judgePackage';
 import type { LedgerEvent } from './package';
@@ -18,7 +18,8 @@ interface OnPackage {
 export function movePackage(command: OnPackage & { zone: string | null }, world: World): LedgerEvent[] {
   const before = presentPackage(world, command.package, command.version);
   const name = before.called;
-  if (command.zone === before.zoneId) throw new Refusal('place', 'It lies there already.');
+  if (command.zone === before.zoneId && before.state !== 'room')
+    throw new Refusal('place', 'It lies there already.');
   if (command.zone === null) {
     const after = { ...before, zoneId: null, counterSince: world.at, version: before.version + 1 };
     return [{ type: 'package.moved', before, after, says: `${name} ${before.code} is on the counter.` }];
@@ -30,7 +31,12 @@ export function movePackage(command: OnPackage & { zone: string | null }, world:
   if (zone.cold === 'fridge' && before.state === 'frozen') {
     throw new Refusal('place', `${zone.name} is in a fridge: choose “move down to thaw” for that.`);
   }
-  const events = [...counterOf(before, world), ...warmthOf(zone, before.celsius, world)];
+  const warmth = warmthOf(zone, before.celsius, world);
+  const back: HistoryEvent[] =
+    before.state === 'room' && warmth.length === 0
+      ? [{ did: 'moved', on: world.today, c: zone.temperatureC }]
+      : warmth;
+  const events = [...counterOf(before, world), ...back];
   const after = withEvents(before, events, world, { zoneId: zone.id, counterSince: null });
   return [
     {
@@ -89,6 +95,10 @@ export function thawPackage(
       { type: 'package.thawed', before, after, says: `${name} ${before.code} thawed; it is on the counter.` },
     ];
   }
+  if (before.state === 'thawing') {
+    const after = withEvents(before, [{ did: 'thawed', on: world.today, method: 'fridge' }], world);
+    return [{ type: 'package.thawed', before, after, says: `${name} ${before.code} is thawed.` }];
+  }
   if (command.zone === null) throw new Refusal('place', 'Which fridge zone shall it thaw in?');
   const zone = world.zone(command.zone);
   if (zone.cold !== 'fridge') throw new Refusal('place', `${zone.name} is not in a fridge.`);
@@ -112,4 +122,31 @@ export function thawPackage(
       says: `${name} ${before.code} moved down to ${zone.name} to thaw.`,
     },
   ];
+}
+
+/** Keeps a package out of the cold by design (state "room"). @throws Refusal K10 for what belongs in the cold */
+export function keepOutPackage(command: OnPackage, world: World): LedgerEvent[] {
+  const before = presentPackage(world, command.package, command.version);
+  const events: HistoryEvent[] = [...counterOf(before, world), { did: 'kept-out', on: world.today }];
+  const after = withEvents(before, events, world, { zoneId: null, counterSince: null });
+  return [
+    {
+      type: 'package.moved',
+      before,
+      after,
+      says: `${before.called} ${before.code} is kept out of the cold.`,
+    },
+  ];
+}
+
+/** What a round found (K12): turning, or bad. It may only bring the date forward. */
+export function findPackage(
+  command: OnPackage & { finding: 'turning' | 'bad' },
+  world: World,
+): LedgerEvent[] {
+  const before = presentPackage(world, command.package, command.version);
+  const did = command.finding === 'bad' ? 'found-bad' : 'found-turning';
+  const after = withEvents(before, [{ did, on: world.today }], world);
+  const says = `${before.called} ${before.code} was found ${command.finding}.`;
+  return [{ type: 'package.found', before, after, says }];
 }

@@ -1,6 +1,11 @@
+import type { CalendarDate } from '../calendar/calendarDate';
+import type { AnswerKind } from '../firstout/askOn';
+import type { Wish } from '../foods/wish';
 import type { ThawMethod } from '../keeping/history';
 import type { IntakeLine } from './intakeLine';
+import type { AmountUnit } from '../units/sayAmount';
 import type { DiscardReason } from './package';
+import type { HouseholdSettings } from './setting';
 
 export const COMMAND_TYPES = [
   'haul.store',
@@ -10,6 +15,19 @@ export const COMMAND_TYPES = [
   'package.freeze',
   'package.thaw',
   'package.discard',
+  'package.give',
+  'package.compost',
+  'package.cook',
+  'package.answer',
+  'package.top-up',
+  'package.keep-out',
+  'package.find',
+  'stock.take',
+  'food.add',
+  'food.retire',
+  'food.wish',
+  'household.set',
+  'job.done',
   'ledger.undo',
 ] as const;
 export type CommandType = (typeof COMMAND_TYPES)[number];
@@ -35,4 +53,16 @@ export type Command =
   | (OnPackage & { type: 'package.freeze'; zone: string })
   | (OnPackage & { type: 'package.thaw'; method: ThawMethod; zone: string | null })
   | (OnPackage & { type: 'package.discard'; reason: DiscardReason; amount: number | null })
+  | (OnPackage & { type: 'package.give' | 'package.compost'; amount: number | null })
+  | (OnPackage & { type: 'package.cook'; amount: number | null; into: IntakeLine | null })
+  | (OnPackage & { type: 'package.answer'; answer: AnswerKind; on: CalendarDate | null })
+  | (OnPackage & { type: 'package.top-up'; amount: number; content: CalendarDate | null; cap: number | null })
+  | (OnPackage & { type: 'package.keep-out' })
+  | (OnPackage & { type: 'package.find'; finding: 'turning' | 'bad' })
+  | (Base & { type: 'stock.take'; foods: string[]; amount: number; unit: AmountUnit; by: string | null })
+  | (Base & { type: 'food.add'; copy: string; name: string; aliases: string[]; note: string; wish: Wish })
+  | (Base & { type: 'food.retire'; food: string })
+  | (Base & { type: 'food.wish'; food: string; wish: Wish })
+  | (Base & { type: 'household.set'; changes: Partial<HouseholdSettings>; renewFeed: boolean })
+  | (Base & { type: 'job.done'; job: string })
   | (Base & { type: 'ledger.undo'; command: string });

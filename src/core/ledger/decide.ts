@@ -1,14 +1,79 @@
 import type { Command } from './command';
-import { freezePackage, movePackage, openPackage, thawPackage } from './changePackage';
+import { answerPackage } from './answerPackage';
+import {
+  findPackage,
+  freezePackage,
+  keepOutPackage,
+  movePackage,
+  openPackage,
+  thawPackage,
+} from './changePackage';
+import { cookPackage } from './cookPackage';
 import type { LedgerEvent, Lot } from './package';
+import { addFood, retireFood, wishFood } from './setFood';
+import { doJob, setHousehold } from './setHousehold';
+import { settlePassing } from './settlePassing';
+import type { SettingEvent } from './setting';
 import { storeHaul } from './storeHaul';
-import { discardPackage, takePackage } from './takePackage';
+import { takeAmount } from './takeAmount';
+import { compostPackage, discardPackage, takePackage } from './takePackage';
+import { topUpPot } from './topUpPot';
 import { undoCommand, type PastCommand } from './undoCommand';
 import type { World } from './world';
 
 export interface Decision {
   lots: Lot[];
   events: LedgerEvent[];
+  settings: SettingEvent[];
+}
+
+const only = (events: LedgerEvent[]): Decision => ({ lots: [], events, settings: [] });
+
+function decideType(command: Command, world: World, past: PastCommand | null): Decision {
+  switch (command.type) {
+    case 'haul.store':
+      return { ...storeHaul(command.lines, world), settings: [] };
+    case 'package.take':
+      return only(takePackage(command, world));
+    case 'package.give':
+      return only(takePackage(command, world, 'given'));
+    case 'package.compost':
+      return only(compostPackage(command, world));
+    case 'package.cook':
+      return cookPackage(command, world);
+    case 'package.move':
+      return only(movePackage(command, world));
+    case 'package.open':
+      return only(openPackage(command, world));
+    case 'package.freeze':
+      return only(freezePackage(command, world));
+    case 'package.thaw':
+      return only(thawPackage(command, world));
+    case 'package.discard':
+      return only(discardPackage(command, world));
+    case 'package.answer':
+      return only(answerPackage(command, world));
+    case 'package.top-up':
+      return only(topUpPot(command, world));
+    case 'package.keep-out':
+      return only(keepOutPackage(command, world));
+    case 'package.find':
+      return only(findPackage(command, world));
+    case 'stock.take':
+      return only(takeAmount(command, world));
+    case 'food.add':
+      return addFood(command, world);
+    case 'food.retire':
+      return retireFood(command, world);
+    case 'food.wish':
+      return wishFood(command, world);
+    case 'household.set':
+      return setHousehold(command, world);
+    case 'job.done':
+      return doJob(command, world);
+    case 'ledger.undo':
+      return undoCommand(past, world);
+  }
 }
 
 /**
@@ -18,25 +83,6 @@ export interface Decision {
  * @throws Refusal or StaleVersion
  */
 export function decide(command: Command, world: World, past: PastCommand | null): Decision {
-  switch (command.type) {
-    case 'haul.store':
-      return storeHaul(command.lines, world);
-    case 'package.take':
-      return { lots: [], events: takePackage(command, world) };
-    case 'package.move':
-      return { lots: [], events: movePackage(command, world) };
-    case 'package.open':
-      return { lots: [], events: openPackage(command, world) };
-    case 'package.freeze':
-      return { lots: [], events: freezePackage(command, world) };
-    case 'package.thaw':
-      return { lots: [], events: thawPackage(command, world) };
-    case 'package.discard':
-      return { lots: [], events: discardPackage(command, world) };
-    case 'ledger.undo':
-      return {
-        lots: [],
-        events: undoCommand(past ?? { says: '', undone: false, events: [] }, world.package),
-      };
-  }
+  const decision = decideType(command, world, past);
+  return { ...decision, events: decision.events.map((event) => settlePassing(event, world.today)) };
 }

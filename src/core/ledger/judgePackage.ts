@@ -1,3 +1,4 @@
+import { later } from '../calendar/calendarDate';
 import { type HistoryEvent, USUAL_CONDITIONS } from '../keeping/history';
 import { minutesBetween } from '../keeping/counterMinutes';
 import { judgeKeeping } from '../keeping/judgeKeeping';
@@ -21,14 +22,19 @@ export type UndatedPackage = Omit<
   | 'trail'
 >;
 
+/** What dating a package needs to know of the world. */
+export type JudgingWorld = Pick<World, 'today' | 'at' | 'food' | 'caution'>;
+
 /**
  * Tells the package's history again and puts the dates on it: the one place where dates are made.
  *
  * @throws Refusal when the history cannot be
  */
-export function judgePackage(undated: UndatedPackage, world: World): Package {
+export function judgePackage(undated: UndatedPackage, world: JudgingWorld): Package {
   const food = world.food(undated.foodId);
-  const keeping = judgeKeeping(food, undated.history, world.today, {
+  // A clock set back never makes what was recorded impossible.
+  const today = later(world.today, undated.history.at(-1)?.on ?? world.today);
+  const keeping = judgeKeeping(food, undated.history, today, {
     ...USUAL_CONDITIONS,
     printed: undated.printed,
     wrap: undated.wrap ?? USUAL_CONDITIONS.wrap,
@@ -39,21 +45,26 @@ export function judgePackage(undated: UndatedPackage, world: World): Package {
   return { ...undated, ...dates, governingDate: governing.date, governingKind: governing.kind };
 }
 
-/** The package with one more event, dated anew, one version on. */
+/**
+ * The package with more events, dated anew, one version on. An event never goes before the last one recorded, even
+ * when the clock of the machine was set back.
+ */
 export function withEvents(
   before: Package,
   events: readonly HistoryEvent[],
-  world: World,
+  world: JudgingWorld,
   changes: Partial<UndatedPackage> = {},
 ): Package {
+  const last = before.history.at(-1)?.on ?? world.today;
+  const told = events.map((event) => ({ ...event, on: later(event.on, last) }));
   return judgePackage(
-    { ...before, history: [...before.history, ...events], ...changes, version: before.version + 1 },
+    { ...before, history: [...before.history, ...told], ...changes, version: before.version + 1 },
     world,
   );
 }
 
 /** The K9 event for coming into a zone whose temperature changes how fast the clocks run; none when it does not. */
-export function warmthOf(zone: Zone, celsius: number, world: World): HistoryEvent[] {
+export function warmthOf(zone: Zone, celsius: number, world: Pick<World, 'today'>): HistoryEvent[] {
   const rateAt = zone.cold === 'freezer' ? frozenRate : chilledRate;
   return rateAt(zone.temperatureC) === rateAt(celsius)
     ? []
@@ -61,7 +72,7 @@ export function warmthOf(zone: Zone, celsius: number, world: World): HistoryEven
 }
 
 /** The K10 event for the minutes a package has just stood on the counter; none for less than a minute. */
-export function counterOf(before: Package, world: World): HistoryEvent[] {
+export function counterOf(before: Package, world: Pick<World, 'today' | 'at'>): HistoryEvent[] {
   if (before.counterSince === null) return [];
   const minutes = minutesBetween(before.counterSince, world.at);
   return minutes < 1 ? [] : [{ did: 'counter', on: world.today, minutes }];

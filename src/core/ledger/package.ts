@@ -1,5 +1,6 @@
 import type { CalendarDate } from '../calendar/calendarDate';
 import type { HistoryEvent, PackageState, PrintedDate, TrailLine, Wrap } from '../keeping/history';
+import type { Answer } from '../firstout/askOn';
 import type { AmountUnit } from '../units/sayAmount';
 import type { Form } from './intakeLine';
 
@@ -14,7 +15,7 @@ export const DISCARD_REASONS = [
 export type DiscardReason = (typeof DISCARD_REASONS)[number];
 
 /** How a package left the store. */
-export type GoneHow = 'taken' | 'discarded' | 'undone';
+export type GoneHow = 'taken' | 'discarded' | 'given' | 'composted' | 'cooked' | 'undone';
 
 /** One labelled thing, whole: what the ledger keeps as before- and after-image. */
 export interface Package {
@@ -51,6 +52,14 @@ export interface Package {
   /** Minutes out of the cold before the present stay on the counter (K10). */
   counterMinutes: number;
   trail: TrailLine[];
+  /** The day it came into the store. */
+  cameOn: CalendarDate;
+  /** The cook's last answer to its heads-ups. */
+  answer: Answer | null;
+  /** Governing dates that went by with no answer, for the count of what passed unseen. */
+  unanswered: CalendarDate[];
+  /** A pot's cap in its unit: reached, it says "use me" (K11). */
+  cap: number | null;
   gone: { how: GoneHow; on: CalendarDate; reason: DiscardReason | null } | null;
   version: number;
 }
@@ -87,6 +96,13 @@ export interface LedgerEvent {
     | 'package.frozen'
     | 'package.thawed'
     | 'package.discarded'
+    | 'package.given'
+    | 'package.composted'
+    | 'package.cooked'
+    | 'package.answered'
+    | 'package.topped-up'
+    | 'package.found'
+    | 'package.redated'
     | 'package.undone';
   before: Package | null;
   after: Package;

@@ -50,7 +50,8 @@ function checkPlace(line: IntakeLine, frozen: boolean, world: World): void {
   }
 }
 
-function storeLine(line: IntakeLine, world: World): { lot: Lot; events: LedgerEvent[] } {
+/** Stores one line: a lot and its packages. @throws Refusal */
+export function storeLine(line: IntakeLine, world: World): { lot: Lot; events: LedgerEvent[] } {
   checkLine(line, world);
   const food = world.food(line.food);
   const frozen = line.frozenOn !== null;
@@ -86,6 +87,10 @@ function storeLine(line: IntakeLine, world: World): { lot: Lot; events: LedgerEv
       counterSince: line.zone === null ? world.at : null,
       history: lineHistory(line),
       printed: line.printed,
+      cameOn: world.today,
+      answer: null,
+      unanswered: [],
+      cap: null,
       gone: null,
       version: 1,
     };

@@ -1,6 +1,6 @@
 import { Refusal } from '../refusal';
 import { sayAmount } from '../units/sayAmount';
-import { counterOf, withEvents } from './judgePackage';
+import { counterOf, type JudgingWorld, withEvents } from './judgePackage';
 import type { DiscardReason, GoneHow, LedgerEvent, Package } from './package';
 import { presentPackage, type World } from './world';
 
@@ -30,28 +30,61 @@ function sayPart(before: Package, amount: number | null, name: string): string {
 }
 
 /**
- * Takes a package to eat, all of it or a part.
+ * Why a package is not for eating: past its use by, found bad, or out of the cold for too long, the present stay
+ * included; `null` when it is.
+ */
+export function whyUnfit(before: Package, world: JudgingWorld): { rule: string; says: string } | null {
+  if (before.useBy !== null && before.useBy < world.today) {
+    return { rule: 'K2', says: `${before.code} is past its use by: it is not for eating. Bin it.` };
+  }
+  const stay = counterOf(before, world);
+  const condemned = stay.length === 0 ? before.condemned : withEvents(before, stay, world).condemned;
+  if (!condemned) return null;
+  return {
+    rule: 'K10',
+    says: `${before.code} was found bad, or stood out of the cold for too long. Bin it.`,
+  };
+}
+
+const LEAVING = {
+  taken: { type: 'package.taken', word: 'Took' },
+  given: { type: 'package.given', word: 'Gave away' },
+  cooked: { type: 'package.cooked', word: 'Cooked' },
+} as const;
+
+/**
+ * Takes a package out to be eaten, given away or cooked, all of it or a part.
  *
  * @param amount in the package's unit; `null` takes all
- * @throws Refusal when there is less in it, or when it is to be thrown out (past use by, found bad, or out of the
- *   cold for too long, the present stay included)
+ * @throws Refusal when there is less in it, or when it is to be thrown out
  */
 export function takePackage(
   command: { package: string; version: number; amount: number | null },
   world: World,
+  how: keyof typeof LEAVING = 'taken',
 ): LedgerEvent[] {
   const before = presentPackage(world, command.package, command.version);
-  if (before.useBy !== null && before.useBy < world.today) {
-    throw new Refusal('K2', `${before.code} is past its use by: it is not for eating. Bin it.`);
-  }
-  const stay = counterOf(before, world);
-  const condemned = stay.length === 0 ? before.condemned : withEvents(before, stay, world).condemned;
-  if (condemned) {
-    throw new Refusal('K10', `${before.code} was found bad, or stood out of the cold for too long. Bin it.`);
-  }
-  const after = reduced(before, command.amount, 'taken', null, world);
+  const unfit = whyUnfit(before, world);
+  if (unfit) throw new Refusal(unfit.rule, unfit.says);
+  const after = reduced(before, command.amount, how, null, world);
+  const { type, word } = LEAVING[how];
+  return [{ type, before, after, says: `${word} ${sayPart(before, command.amount, before.called)}.` }];
+}
+
+/** Puts a package on the compost, all of it or a part. @throws Refusal when there is less in it */
+export function compostPackage(
+  command: { package: string; version: number; amount: number | null },
+  world: World,
+): LedgerEvent[] {
+  const before = presentPackage(world, command.package, command.version);
+  const after = reduced(before, command.amount, 'composted', null, world);
   return [
-    { type: 'package.taken', before, after, says: `Took ${sayPart(before, command.amount, before.called)}.` },
+    {
+      type: 'package.composted',
+      before,
+      after,
+      says: `Composted ${sayPart(before, command.amount, before.called)}.`,
+    },
   ];
 }
 

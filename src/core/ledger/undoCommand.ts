@@ -1,6 +1,12 @@
 import { dequal } from 'dequal';
+import { NO_WISH } from '../foods/wish';
 import { Refusal } from '../refusal';
+import type { Decision } from './decide';
 import type { LedgerEvent, Package } from './package';
+import { redatePackages } from './redatePackages';
+import type { Setting, SettingEvent } from './setting';
+import { withSetting } from './withSetting';
+import type { World } from './world';
 
 /** What is known of the command that is to be undone. */
 export interface PastCommand {
@@ -9,34 +15,90 @@ export interface PastCommand {
   undone: boolean;
   /** In the order they happened. */
   events: readonly { before: Package | null; after: Package }[];
+  settings: readonly SettingEvent[];
+}
+
+function undoEvent(
+  { before, after }: PastCommand['events'][number],
+  says: string,
+  present: World['package'],
+): LedgerEvent {
+  const now = present(after.id);
+  if (!sameState(now, after)) {
+    throw new Refusal('undo', `${now.code} has changed since (${sayNow(now)}); undo that first.`);
+  }
+  const version = now.version + 1;
+  const restored: Package = before
+    ? { ...before, version }
+    : {
+        ...now,
+        gone: { how: 'undone', on: now.startOn, reason: null },
+        zoneId: null,
+        counterSince: null,
+        version,
+      };
+  return { type: 'package.undone', before: now, after: restored, says: `Undone: ${says}` };
+}
+
+/** How a setting stands now. */
+function presentSetting({ kind, subject }: Setting, world: World): Setting['value'] {
+  switch (kind) {
+    case 'household':
+      return world.settings;
+    case 'food': {
+      const { food, retired } = world.referenceFood(subject);
+      return { food, retired };
+    }
+    case 'wish':
+      return world.wish(subject);
+    case 'job':
+      return world.job(subject);
+  }
+}
+
+/** What a setting goes back to when there was none before it. */
+function beforeIt(after: Setting): Setting {
+  switch (after.kind) {
+    case 'food':
+      return { ...after, value: { ...after.value, retired: true } };
+    case 'wish':
+      return { ...after, value: NO_WISH };
+    default:
+      return after;
+  }
+}
+
+function undoSetting(past: SettingEvent, says: string, world: World): SettingEvent {
+  const now = presentSetting(past.after, world);
+  if (!dequal(now, past.after.value)) {
+    throw new Refusal('undo', 'It was set to something else since; undo that first.');
+  }
+  return {
+    type: 'setting.undone',
+    before: past.after,
+    after: past.before ?? beforeIt(past.after),
+    says: `Undone: ${says}`,
+  };
 }
 
 /**
- * Derives the undo of a command from its before-images, last event first. A package that changed since stays as it is
- * and the whole undo is refused, with the reason.
+ * Derives the undo of a command from its before-images, last event first. What changed since stays as it is and the whole
+ * undo is refused, with the reason. What was set goes back, and the packages are dated by it anew.
  *
- * @param present the packages as they are now
  * @throws Refusal `undo`
  */
-export function undoCommand(past: PastCommand, present: (id: string) => Package): LedgerEvent[] {
+export function undoCommand(past: PastCommand | null, world: World): Decision {
+  if (past === null) throw new Refusal('undo', 'There is no such command.');
   if (past.undone) throw new Refusal('undo', 'That was undone already.');
-  return [...past.events].reverse().map(({ before, after }): LedgerEvent => {
-    const now = present(after.id);
-    if (!sameState(now, after)) {
-      throw new Refusal('undo', `${now.code} has changed since (${sayNow(now)}); undo that first.`);
-    }
-    const version = now.version + 1;
-    const restored: Package = before
-      ? { ...before, version }
-      : {
-          ...now,
-          gone: { how: 'undone', on: now.startOn, reason: null },
-          zoneId: null,
-          counterSince: null,
-          version,
-        };
-    return { type: 'package.undone', before: now, after: restored, says: `Undone: ${past.says}` };
-  });
+  const settings = [...past.settings].reverse().map((event) => undoSetting(event, past.says, world));
+  const events =
+    settings.length === 0
+      ? [...past.events].reverse().map((event) => undoEvent(event, past.says, world.package))
+      : redatePackages(
+          world.loaded(),
+          settings.reduce((so, { after }) => withSetting(so, after), world),
+        );
+  return { lots: [], events, settings };
 }
 
 /** True when two images differ in nothing but the version: what came between was itself undone. */

@@ -2,7 +2,9 @@ import type { CalendarDate } from '../calendar/calendarDate';
 import type { Food } from '../foods/food';
 import type { Caution } from '../keeping/history';
 import { Refusal } from '../refusal';
+import type { Wish } from '../foods/wish';
 import type { Package, Zone } from './package';
+import type { HouseholdSettings, Job } from './setting';
 
 /** What a decision may look at: loaded and locked by the service, with clock and chance handed in. */
 export interface World {
@@ -12,11 +14,22 @@ export interface World {
   at: string;
   currency: string;
   caution: Caution;
+  settings: HouseholdSettings;
+  /** The food as this household keeps it, its own wish counted in. */
   food(id: string): Food;
+  /** The food without the household's wish, and whether it is its own. @throws when unknown */
+  referenceFood(id: string): { food: Food; own: boolean; retired: boolean };
+  /** Another food that a name would also mean; `null`: the name is free. */
+  foodCalled(name: string): Food | null;
+  wish(foodId: string): Wish;
+  job(id: string): Job;
+  /** What is in the store and was loaded for this command, in no order. */
+  loaded(): Package[];
   zone(id: string): Zone;
   package(id: string): Package;
   newId(): string;
   newCode(): string;
+  newKey(): string;
 }
 
 /** Somebody changed the package since the cook saw it. */

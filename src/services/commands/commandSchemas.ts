@@ -2,7 +2,9 @@ import Joi from 'joi';
 import { COMMAND_TYPES, type Command, type CommandType } from '@/core/ledger/command';
 import { FORMS, type IntakeLine, MOST_PACKS } from '@/core/ledger/intakeLine';
 import { DISCARD_REASONS } from '@/core/ledger/package';
-import { PRINTED_KINDS, STARTS, THAW_METHODS, WRAPS } from '@/core/keeping/history';
+import { ANSWERS } from '@/core/firstout/askOn';
+import { NO_WISH } from '@/core/foods/wish';
+import { CAUTIONS, PRINTED_KINDS, STARTS, THAW_METHODS, WRAPS } from '@/core/keeping/history';
 import { AMOUNT_UNITS } from '@/core/units/sayAmount';
 import { Problem } from '../problem';
 import { dateSchema, instantSchema, plainText, validate } from '../validate';
@@ -55,6 +57,18 @@ const lineSchema = Joi.object({
   note: plainText(200).allow('').default(''),
 }).meta({ className: 'Line' });
 
+const foodName = Joi.string().trim().min(1).max(120).description('id, name or alias');
+
+const days = Joi.number().integer().min(0).max(1000).allow(null).default(null);
+const wishSchema = Joi.object({
+  fridgeDays: days,
+  openedDays: days,
+  thawedDays: days,
+  counterDays: days,
+  freezerMonths: Joi.number().min(0).max(60).allow(null).default(null),
+  leadDays: Joi.number().integer().min(1).max(365).allow(null).default(null),
+}).description('null: the reference counts');
+
 const onPackage = { package: uuid.required(), version };
 
 const bodies: Record<CommandType, Joi.PartialSchemaMap> = {
@@ -80,6 +94,63 @@ const bodies: Record<CommandType, Joi.PartialSchemaMap> = {
       .required(),
     amount: amount.allow(null).default(null),
   },
+  'package.give': { ...onPackage, amount: amount.allow(null).default(null) },
+  'package.compost': { ...onPackage, amount: amount.allow(null).default(null) },
+  'package.cook': {
+    ...onPackage,
+    amount: amount.allow(null).default(null),
+    into: lineSchema.allow(null).default(null).description('what came of it; null: eaten as it was cooked'),
+  },
+  'package.answer': {
+    ...onPackage,
+    answer: Joi.string()
+      .valid(...ANSWERS)
+      .required(),
+    on: dateSchema.allow(null).default(null).description('the day of a plan'),
+  },
+  'package.top-up': {
+    ...onPackage,
+    amount: amount.required().description('what is added, in the pot’s unit'),
+    content: dateSchema.allow(null).default(null).description('the day what is added began; null: today'),
+    cap: amount.allow(null).default(null).description('a new cap of the pot; null keeps it'),
+  },
+  'package.keep-out': onPackage,
+  'package.find': { ...onPackage, finding: Joi.string().valid('turning', 'bad').required() },
+  'stock.take': {
+    foods: Joi.array()
+      .items(foodName)
+      .min(1)
+      .max(20)
+      .required()
+      .description('foods that stand in for each other'),
+    amount: amount.required(),
+    unit: Joi.string()
+      .valid(...AMOUNT_UNITS)
+      .required(),
+    by: instantSchema
+      .allow(null)
+      .default(null)
+      .description('when the meal is; frozen food must thaw by then'),
+  },
+  'food.add': {
+    copy: foodName.required().description('the near food whose figures it takes'),
+    name: plainText(60).min(2).required(),
+    aliases: Joi.array().items(plainText(60).min(2)).max(12).default([]),
+    note: plainText(200).allow('').default(''),
+    wish: wishSchema.default(NO_WISH),
+  },
+  'food.retire': { food: foodName.required() },
+  'food.wish': { food: foodName.required(), wish: wishSchema.required() },
+  'household.set': {
+    changes: Joi.object({
+      caution: Joi.string().valid(...CAUTIONS),
+      notifyAt: Joi.string().pattern(/^([01]\d|2[0-3]):[0-5]\d$/),
+      leadChilled: Joi.number().integer().min(1).max(60),
+      leadFrozen: Joi.number().integer().min(1).max(365),
+    }).default({}),
+    renew_feed: Joi.boolean().default(false).description('a new calendar address; the old one is shut'),
+  },
+  'job.done': { job: uuid.required() },
   'ledger.undo': { command: uuid.required().description('id of the command to undo') },
 };
 
@@ -129,8 +200,16 @@ function readCommand(raw: unknown, now: string, path: string): Command {
       fields: [{ path: `${path}at`, message: 'lies in the future' }],
     });
   }
-  const lines = rest.lines as RawLine[] | undefined;
-  return { ...rest, at, ...(lines ? { lines: lines.map(toLine) } : {}) } as unknown as Command;
+  const { renew_feed: renewFeed, ...told } = rest;
+  const lines = told.lines as RawLine[] | undefined;
+  const into = told.into as RawLine | null | undefined;
+  return {
+    ...told,
+    at,
+    ...(renewFeed === undefined ? {} : { renewFeed }),
+    ...(lines ? { lines: lines.map(toLine) } : {}),
+    ...(into ? { into: toLine(into) } : {}),
+  } as unknown as Command;
 }
 
 /**

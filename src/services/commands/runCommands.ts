@@ -1,28 +1,16 @@
 import { createHash } from 'node:crypto';
-import { v4 as newUuid } from 'uuid';
-import { dateInZone } from '@/core/calendar/dateInZone';
-import { packageCode } from '@/core/labels/packageCode';
 import type { Command } from '@/core/ledger/command';
 import { type Decision, decide } from '@/core/ledger/decide';
-import type { Zone } from '@/core/ledger/package';
-import type { World } from '@/core/ledger/world';
 import { sayPackSizes } from '@/core/portions/sayPackSizes';
 import { type Sql, sql, transaction } from '@/store/database';
-import { type Household, lockHousehold, takeCodeNumbers } from '@/store/households';
-import { readKitchen } from '@/store/kitchens';
-import {
-  appendEvents,
-  claimCommand,
-  finishCommand,
-  markUndone,
-  readAnswer,
-  readPastCommand,
-} from '@/store/ledger';
-import { addLot, addPackages, lockPackages, putPackage } from '@/store/packages';
+import { type Household, lockHousehold } from '@/store/households';
+import { claimCommand, finishCommand, markUndone, readAnswer, readLastRecorded } from '@/store/ledger';
 import { now } from '../clock';
-import { foodNamed, ourHousehold, type Reference, referenceOf } from '../household';
+import { forgetReference, loadReference, ourHousehold, type Reference, referenceOf } from '../household';
 import { Problem } from '../problem';
+import { applyDecision } from './applyDecision';
 import { readCommands } from './commandSchemas';
+import { loadWorld, setsSomething } from './loadWorld';
 
 /** What a command answers, now and whenever it is repeated. */
 export interface CommandAnswer {
@@ -31,6 +19,9 @@ export interface CommandAnswer {
   says: string;
   packages: { id: string; code: string; version: number; here: boolean }[];
 }
+
+/** A clock that goes back less is an ordinary correction. */
+const NOTED_BACK_MS = 60_000;
 
 /** The claim on an id failed: it was used before. */
 class Repeated extends Error {
@@ -44,69 +35,17 @@ function digestOf(command: Command): string {
   return createHash('sha256').update(JSON.stringify(body)).digest('hex');
 }
 
-function codesNeeded(command: Command): number {
-  return command.type === 'haul.store' ? command.lines.reduce((sum, line) => sum + line.packs, 0) : 0;
-}
-
-/** Loads and locks what a command touches. */
-async function loadWorld(db: Sql, command: Command, household: Household, reference: Reference) {
-  const past =
-    command.type === 'ledger.undo' ? await readPastCommand(db, household.id, command.command) : null;
-  if (command.type === 'ledger.undo' && !past) {
-    throw new Problem(404, 'not-found', 'There is no such command in this ledger.', {
-      fields: [{ path: 'command', message: 'not known' }],
-    });
-  }
-  const ids = past ? past.events.map(({ after }) => after.id) : 'package' in command ? [command.package] : [];
-  const packages = await lockPackages(db, household.id, ids);
-  const { zones } = await readKitchen(db, household.id);
-  const zoneOf = new Map<string, Zone>(zones.map((zone) => [zone.id, zone]));
-  const count = codesNeeded(command);
-  let nextCode = count > 0 ? await takeCodeNumbers(db, household.id, count) : 0;
-  const missing = (field: string, message: string): Problem =>
-    new Problem(404, 'not-found', message, {
-      fields: [{ path: field, message: 'not known in this household' }],
-    });
-  const world: World = {
-    today: dateInZone(command.at, household.timeZone),
-    at: command.at,
-    currency: household.currency,
-    caution: household.caution,
-    food: (id) => reference.byId.get(id) ?? foodNamed(reference.index, id),
-    zone: (id) => {
-      const zone = zoneOf.get(id);
-      if (!zone) throw missing('zone', 'There is no such zone in this household.');
-      return zone;
-    },
-    package: (id) => {
-      const found = packages.get(id);
-      if (!found) throw missing('package', 'There is no such package in this household.');
-      return found;
-    },
-    newId: newUuid,
-    newCode: () => packageCode(nextCode++),
-  };
-  return { world, past };
-}
-
-async function apply(
-  db: Sql,
-  command: Command,
-  household: Household,
-  { lots, events }: Decision,
-): Promise<void> {
-  for (const lot of lots) await addLot(db, household.id, command.id, lot);
-  const stored = events.filter(({ before }) => before === null).map(({ after }) => after);
-  await addPackages(db, household.id, stored);
-  for (const { before, after } of events) {
-    if (before !== null) await putPackage(db, household.id, after);
-  }
-  await appendEvents(db, household.id, command.id, command.at, events);
-}
-
-function sayDecision(command: Command, { events, lots }: Decision): string {
+function sayDecision(command: Command, { events, lots, settings }: Decision): string {
+  const [set] = settings;
+  if (set) return set.says;
   const [first] = events;
   if (!first) return 'Nothing changed.';
+  if (command.type === 'stock.take' && events.length > 1) {
+    return events.map(({ says }, at) => (at === 0 ? says : says.replace(/^Took /, ''))).join(' ');
+  }
+  if (command.type === 'package.cook' && lots[0]) {
+    return `${first.says} It became ${lots[0].amount} ${lots[0].unit} of ${events.at(-1)?.after.called ?? ''}.`;
+  }
   if (command.type !== 'haul.store') return first.says;
   const told = lots.slice(0, 6).map((lot) => {
     const packs = events.filter(({ after }) => after.lotId === lot.id);
@@ -117,23 +56,42 @@ function sayDecision(command: Command, { events, lots }: Decision): string {
   return `Stored ${told.join(', ')}${lots.length > 6 ? ` and ${lots.length - 6} more` : ''}.`;
 }
 
+/**
+ * When a command is recorded: now, but never before the one recorded last, so that the ledger keeps its order when the
+ * machine's clock was set back; that is written down too.
+ */
+function recordedAfter(at: string, last: string | null): { recordedAt: string; note: string } {
+  if (last === null || at > last) return { recordedAt: at, note: '' };
+  const back = Date.parse(last) - Date.parse(at);
+  const minutes = Math.round(back / 60_000);
+  const words =
+    minutes < 60
+      ? `${minutes} ${minutes === 1 ? 'minute' : 'minutes'}`
+      : `${Math.round(minutes / 60)} ${minutes < 90 ? 'hour' : 'hours'}`;
+  return {
+    recordedAt: new Date(Date.parse(last) + 1).toISOString(),
+    note: back < NOTED_BACK_MS ? '' : `The clock of this machine went back ${words} before this.`,
+  };
+}
+
 async function runOne(
   db: Sql,
   command: Command,
   household: Household,
   reference: Reference,
 ): Promise<CommandAnswer> {
+  const recorded = recordedAfter(now(), await readLastRecorded(db, household.id));
   const claimed = await claimCommand(db, household.id, {
     id: command.id,
     type: command.type,
     digest: digestOf(command),
     at: command.at,
-    recordedAt: now(),
+    ...recorded,
   });
   if (!claimed) throw new Repeated(command);
   const { world, past } = await loadWorld(db, command, household, reference);
   const decision = decide(command, world, past);
-  await apply(db, command, household, decision);
+  await applyDecision(db, command, household.id, decision, world);
   const answer: CommandAnswer = {
     id: command.id,
     type: command.type,
@@ -174,14 +132,18 @@ async function repeat(commands: Command[], household: Household): Promise<Comman
 export async function runCommands(body: unknown): Promise<CommandAnswer[]> {
   const commands = readCommands(body, now());
   const household = await ourHousehold();
-  const reference = await referenceOf(household.id);
+  const kept = await referenceOf(household.id);
+  const sets = commands.some(setsSomething);
   try {
     return await transaction(async (db) => {
       const answers: CommandAnswer[] = [];
       await lockHousehold(db, household.id);
-      for (const command of commands) answers.push(await runOne(db, command, household, reference));
+      for (const command of commands) {
+        const reference = sets ? await loadReference(db, household.id) : kept;
+        answers.push(await runOne(db, command, household, reference));
+      }
       return answers;
-    });
+    }).finally(() => sets && forgetReference());
   } catch (error) {
     if (error instanceof Repeated) return repeat(commands, household);
     throw error;

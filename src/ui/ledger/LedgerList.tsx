@@ -9,7 +9,7 @@ import { fetchJson } from '../door/sendCommand';
 export function LedgerList({ first }: { first: LedgerView }) {
   const { act, busy, showPackage } = useDoor();
   // Pages fetched after a first page are of no use once that page is renewed.
-  const [later, setLater] = useState<LedgerView & { after: LedgerView }>();
+  const [later, setLater] = useState<Pick<LedgerView, 'entries' | 'next'> & { after: LedgerView }>();
   const more = later?.after === first ? later : { entries: [], next: first.next };
   const entries = [...first.entries, ...more.entries];
   const { next } = more;
@@ -41,6 +41,7 @@ export function LedgerList({ first }: { first: LedgerView }) {
               className={`col-span-2 row-start-2 sm:min-w-56 sm:flex-1 ${entry.undone ? 'text-slate line-through' : ''}`}
             >
               {entry.says}
+              {entry.note !== '' && <span className="block text-beet no-underline">{entry.note}</span>}
             </p>
             <p className="col-span-2 row-start-3 flex flex-wrap gap-1">
               {entry.codes.slice(0, 4).map((code) => (

@@ -1,4 +1,4 @@
-import type { ApplianceView } from '@/services/today';
+import type { ApplianceView } from '@/services/drawing';
 import { ZoneDrawing } from './ZoneDrawing';
 
 function percent(share: number): string {

@@ -1,4 +1,4 @@
-import type { ApplianceView } from '@/services/today';
+import type { ApplianceView } from '@/services/drawing';
 import { ApplianceDrawing } from './ApplianceDrawing';
 
 /** The drawn kitchen: every appliance from the front (a chest from the lid down), in the cook's own order. */

@@ -1,13 +1,13 @@
 'use client';
 
-import type { ZoneView } from '@/services/today';
+import type { ZoneView } from '@/services/drawing';
 import { useDoor } from '../door/DoorProvider';
 import { Tape } from '../tape/Tape';
 
 /** One zone: its name, the ice that tells its fill, the strips that lie in it. Opens the list of what is inside. */
 export function ZoneDrawing({ zone, room }: { zone: ZoneView; room: 'wide' | 'narrow' | 'door' }) {
   const { showZone } = useDoor();
-  const count = zone.strips.reduce((sum, strip) => sum + strip.count, 0);
+  const count = zone.packages;
   const fill = Math.round(zone.fill * 100);
   const warm = zone.temperature_c > 4;
   return (
@@ -15,7 +15,8 @@ export function ZoneDrawing({ zone, room }: { zone: ZoneView; room: 'wide' | 'na
       type="button"
       onClick={() => showZone(zone.id, zone.name)}
       aria-label={`${zone.name}${zone.purpose ? `, ${zone.purpose}` : ''}: ${count} ${count === 1 ? 'package' : 'packages'}, ${fill}% full, ${zone.temperature_c} degrees. Open.`}
-      className="relative flex min-h-14 w-full flex-1 cursor-pointer flex-col items-stretch justify-between gap-0.5 px-2.5 pt-0.5 pb-1.5 text-left hover:bg-rime"
+      data-zone-drawn={zone.id}
+      className="zone relative flex min-h-14 w-full flex-1 cursor-pointer flex-col items-stretch justify-between gap-0.5 px-2.5 pt-0.5 pb-1.5 text-left hover:bg-rime"
     >
       <span aria-hidden className="ice absolute inset-x-0 bottom-0" style={{ height: `${fill}%` }} />
       <span className="relative flex justify-between gap-2 text-[0.9375rem] text-slate-deep">
@@ -40,6 +41,9 @@ export function ZoneDrawing({ zone, room }: { zone: ZoneView; room: 'wide' | 'na
             small
           />
         ))}
+        {zone.more > 0 && (
+          <span className="self-center text-[0.9375rem] text-slate-deep">and {zone.more} more</span>
+        )}
       </span>
     </button>
   );

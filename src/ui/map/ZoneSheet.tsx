@@ -8,6 +8,7 @@ import { fetchJson } from '../door/sendCommand';
 import { Sheet } from '../door/Sheet';
 import { MainAction } from '../package/MainAction';
 import { DateButton } from '../package/DateButton';
+import { sayPackage } from '../package/sayPackage';
 import { Tape } from '../tape/Tape';
 
 /** What lies in one zone, first out on top, each taken with one tap. */
@@ -39,6 +40,7 @@ export function ZoneSheet({ id, name, onClose }: { id: string; name: string; onC
             <button
               type="button"
               className="min-h-11 min-w-0 flex-1 cursor-pointer text-left"
+              aria-label={sayPackage(view)}
               onClick={() => showPackage(view.code)}
             >
               <Tape food={view.food.name} detail={view.amount_words} band={view.band} state={view.state} />

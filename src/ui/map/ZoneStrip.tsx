@@ -1,7 +1,7 @@
 'use client';
 
 import type { Band } from '@/core/keeping/judgeKeeping';
-import type { ApplianceView, ZoneView } from '@/services/today';
+import type { ApplianceView, ZoneView } from '@/services/drawing';
 import { useDoor } from '../door/DoorProvider';
 
 const PRESSING: Band[] = ['past', 'today', 'soon', 'settled'];
@@ -32,7 +32,7 @@ export function ZoneStrip({ appliances }: { appliances: ApplianceView[] }) {
         {appliances.flatMap((appliance) =>
           appliance.zones.map((zone) => {
             const band = mostPressing(zone);
-            const count = zone.strips.reduce((sum, strip) => sum + strip.count, 0);
+            const count = zone.packages;
             return (
               <li key={zone.id}>
                 <button

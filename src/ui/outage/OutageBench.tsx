@@ -2,7 +2,7 @@
 
 import { useEffect, useMemo, useState } from 'react';
 import type { StockVerdict } from '@/services/outage';
-import type { ApplianceView } from '@/services/today';
+import type { ApplianceView } from '@/services/drawing';
 import { useDoor } from '../door/DoorProvider';
 import { postJson } from '../door/sendCommand';
 import { ApplianceForm } from './ApplianceForm';

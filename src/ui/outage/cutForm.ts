@@ -1,4 +1,4 @@
-import type { ApplianceView } from '@/services/today';
+import type { ApplianceView } from '@/services/drawing';
 import type { DOORS, TELLTALES } from '@/core/outage/powerCut';
 
 /** What the cook tells of one appliance; times as the browser's local input gives them. */

@@ -1,20 +1,11 @@
 'use client';
 
 import { useState } from 'react';
-import { DISCARD_REASONS } from '@/core/ledger/package';
 import type { PackageDetail } from '@/services/package';
 import { useDoor } from '../door/DoorProvider';
+import { PotForm } from './PotForm';
 
-type Asking = 'none' | 'part' | 'put' | 'freeze' | 'thaw' | 'bin';
-
-const REASON_WORDS: Record<(typeof DISCARD_REASONS)[number], string> = {
-  'past-date': 'Past its date',
-  spoiled: 'Spoiled',
-  'freezer-burnt': 'Freezer burnt',
-  'power-cut': 'Power cut',
-  unwanted: 'Nobody wanted it',
-  unknown: 'Nobody knows what it is',
-};
+type Asking = 'none' | 'part' | 'put' | 'thaw' | 'pot';
 
 /** What can be done with a package from where it stands. */
 export function PackageActions({ detail }: { detail: PackageDetail }) {
@@ -55,11 +46,14 @@ export function PackageActions({ detail }: { detail: PackageDetail }) {
           main: !detail.zone,
           open: asking === 'put',
         })}
-        {!frozen && button('Freeze', () => ask('freeze'), { open: asking === 'freeze' })}
         {frozen && button('Move down to thaw', () => ask('thaw'), { open: asking === 'thaw' })}
         {detail.zone && button('To the counter', () => run('package.move', { zone: null }))}
         {button('Label', () => showLabels([detail.code]))}
-        {button('Bin it', () => ask('bin'), { danger: true, open: asking === 'bin' })}
+        {detail.state === 'thawing' &&
+          button('It is thawed', () => run('package.thaw', { method: 'fridge' }))}
+        {detail.form === 'pot' && button('Top up', () => ask('pot'), { open: asking === 'pot' })}
+        {detail.may_stay_out && button('Keep it out', () => run('package.keep-out'))}
+        {!frozen && button('Found turning', () => run('package.find', { finding: 'turning' }))}
       </div>
       {asking === 'part' && <PartForm detail={detail} onTake={(amount) => run('package.take', { amount })} />}
       {asking === 'put' && (
@@ -67,13 +61,6 @@ export function PackageActions({ detail }: { detail: PackageDetail }) {
           title="Which zone?"
           zones={zonesOf(frozen ? 'freezer' : 'fridge').filter(({ id }) => id !== detail.zone?.id)}
           onChoose={(zone) => run('package.move', { zone })}
-        />
-      )}
-      {asking === 'freeze' && (
-        <ZoneChoice
-          title="Freeze it where?"
-          zones={zonesOf('freezer')}
-          onChoose={(zone) => run('package.freeze', { zone })}
         />
       )}
       {asking === 'thaw' && (
@@ -90,23 +77,7 @@ export function PackageActions({ detail }: { detail: PackageDetail }) {
           </div>
         </div>
       )}
-      {asking === 'bin' && (
-        <fieldset className="rounded-part border border-line p-3">
-          <legend className="px-1">Why?</legend>
-          <div className="flex flex-wrap gap-2">
-            {DISCARD_REASONS.map((reason) => (
-              <button
-                key={reason}
-                type="button"
-                className="button"
-                onClick={() => run('package.discard', { reason })}
-              >
-                {REASON_WORDS[reason]}
-              </button>
-            ))}
-          </div>
-        </fieldset>
-      )}
+      {asking === 'pot' && <PotForm detail={detail} onTopUp={(more) => run('package.top-up', more)} />}
     </div>
   );
 }

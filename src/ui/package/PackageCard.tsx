@@ -1,9 +1,12 @@
 'use client';
 
+import { useState } from 'react';
 import type { PackageDetail } from '@/services/package';
 import { Tape } from '../tape/Tape';
 import { TrailLines } from './DateTrail';
 import { PackageActions } from './PackageActions';
+import { PackageHeadsUp } from './PackageHeadsUp';
+import { WhatIf } from './WhatIf';
 
 const VERDICT_WORDS: Record<PackageDetail['verdict'], string> = {
   eat: 'Good to eat.',
@@ -13,6 +16,7 @@ const VERDICT_WORDS: Record<PackageDetail['verdict'], string> = {
 
 /** Everything about one package: how it stands, what can be done, why its date is what it is. */
 export function PackageCard({ detail }: { detail: PackageDetail }) {
+  const [curious, setCurious] = useState(false);
   const facts: [string, string][] = [
     ['Code', detail.code],
     ...(detail.food.judged_as === detail.food.name
@@ -28,6 +32,7 @@ export function PackageCard({ detail }: { detail: PackageDetail }) {
       [detail.form ?? '', detail.wrap?.replace('-', ' ') ?? ''].filter((word) => word !== '').join(', ') ||
         'as it came',
     ],
+    ...(detail.cap === null ? [] : [['Pot', `use me at ${detail.cap} ${detail.unit}`] as [string, string]]),
     ...(detail.price_words ? [['Cost', detail.price_words] as [string, string]] : []),
   ];
   return (
@@ -44,6 +49,7 @@ export function PackageCard({ detail }: { detail: PackageDetail }) {
         </p>
       </div>
       {!detail.gone && <PackageActions detail={detail} />}
+      {!detail.gone && <PackageHeadsUp detail={detail} />}
       <dl className="grid grid-cols-[5.5rem_1fr] gap-y-1">
         {facts.map(([name, value]) => (
           <div key={name} className="contents">
@@ -52,6 +58,14 @@ export function PackageCard({ detail }: { detail: PackageDetail }) {
           </div>
         ))}
       </dl>
+      {!detail.gone && (
+        <details onToggle={(event) => setCurious(event.currentTarget.open)}>
+          <summary className="flex min-h-11 cursor-pointer items-center font-heading text-lg font-semibold">
+            What if
+          </summary>
+          {curious && <WhatIf key={detail.version} code={detail.code} />}
+        </details>
+      )}
       <section>
         <h2 className="text-lg">Why this date</h2>
         <TrailLines trail={detail.trail} />

@@ -4,9 +4,12 @@ import { type KeyboardEvent, useEffect, useMemo, useRef, useState } from 'react'
 import { completeQuickLine } from '@/core/quickline/completeQuickLine';
 import { parseQuickLine } from '@/core/quickline/parseQuickLine';
 import { toApiLine } from '@/services/commands/apiLine';
+import { isTake, readTake } from '@/core/quickline/readTake';
 import { useDoor } from '../door/DoorProvider';
+import type { NewCommand } from '../door/sendCommand';
 import { previewLine } from './previewLine';
 import { QuickReadingPanel } from './QuickReadingPanel';
+import { mealTime, TakePanel } from './TakePanel';
 import { useVocabulary } from './useVocabulary';
 
 const RECALLED = 'orderly-frost-lines';
@@ -38,8 +41,12 @@ export function QuickBench({ begin, hint }: { begin: string; hint: string }) {
     field?.setSelectionRange(field.value.length, field.value.length);
   }, []);
 
+  const taking = useMemo(
+    () => (vocabulary && isTake(text) ? readTake(text, vocabulary) : null),
+    [text, vocabulary],
+  );
   const reading = useMemo(
-    () => (vocabulary && text.trim() !== '' ? parseQuickLine(text, vocabulary) : null),
+    () => (vocabulary && text.trim() !== '' && !isTake(text) ? parseQuickLine(text, vocabulary) : null),
     [text, vocabulary],
   );
   const preview = useMemo(
@@ -47,7 +54,7 @@ export function QuickBench({ begin, hint }: { begin: string; hint: string }) {
     [reading, vocabulary],
   );
   const completions = useMemo(
-    () => (vocabulary && text.trim() !== '' ? completeQuickLine(text, vocabulary) : []),
+    () => (vocabulary && text.trim() !== '' && !isTake(text) ? completeQuickLine(text, vocabulary) : []),
     [text, vocabulary],
   );
 
@@ -57,13 +64,24 @@ export function QuickBench({ begin, hint }: { begin: string; hint: string }) {
     input.current?.focus();
   };
 
+  const command = (): NewCommand | null => {
+    if (taking) {
+      const { foods, amount, unit, on, fault: wrong } = taking;
+      if (wrong !== '') return null;
+      return { type: 'stock.take', foods: foods.map(({ id }) => id), amount, unit, by: mealTime(on) };
+    }
+    if (!reading?.line || preview?.refused) return null;
+    return { type: 'haul.store', lines: [toApiLine(reading.line)] };
+  };
+
   const store = async (): Promise<void> => {
-    if (!reading?.line || preview?.refused || storing) {
+    const wanted = command();
+    if (!wanted || storing) {
       setOpen(true);
       return;
     }
     setStoring(true);
-    const answer = await act({ type: 'haul.store', lines: [toApiLine(reading.line)] });
+    const answer = await act(wanted);
     setStoring(false);
     if (!answer) return;
     const kept = [text, ...recalledLines().filter((line) => line !== text)].slice(0, MOST_RECALLED);
@@ -124,6 +142,9 @@ export function QuickBench({ begin, hint }: { begin: string; hint: string }) {
       >
         {fault !== '' && <p className="text-beet">{fault}</p>}
         {!vocabulary && fault === '' && <p className="text-slate">Fetching the foods …</p>}
+        {taking && (
+          <TakePanel reading={taking} busy={busy || storing} onPick={write} onTake={() => void store()} />
+        )}
         {reading && (
           <QuickReadingPanel
             reading={reading}

@@ -1,7 +1,7 @@
 'use client';
 
 import { useEffect, useState } from 'react';
-import type { CounterItem } from '@/services/today';
+import type { CounterItem } from '@/services/counter';
 import { useDoor } from '../door/DoorProvider';
 
 function sayMinutes(minutes: number): string {

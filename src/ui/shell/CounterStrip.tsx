@@ -1,4 +1,4 @@
-import type { CounterItem } from '@/services/today';
+import type { CounterItem } from '@/services/counter';
 import { CounterChip } from './CounterChip';
 import { QuickLine } from '../quickline/QuickLine';
 

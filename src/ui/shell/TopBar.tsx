@@ -16,13 +16,13 @@ export function TopBar({ temperatures }: { temperatures: { name: string; words: 
         </svg>
         Orderly Frost
       </Link>
-      <nav aria-label="Places" className="-mx-1 flex gap-1">
+      <nav aria-label="Places" className="-mx-1 flex max-w-[calc(100%+0.5rem)] overflow-x-auto sm:gap-1">
         {PLACES.map(({ href, name }) => (
           <Link
             key={href}
             href={href}
-            aria-current={here === href ? 'page' : undefined}
-            className="flex min-h-11 items-center rounded-part px-3 font-heading font-semibold text-slate-deep hover:bg-rime aria-[current=page]:bg-ink aria-[current=page]:text-snow"
+            aria-current={here === href || (href !== '/' && here.startsWith(`${href}/`)) ? 'page' : undefined}
+            className="flex min-h-11 items-center rounded-part px-2.5 font-heading font-semibold text-slate-deep hover:bg-rime aria-[current=page]:bg-ink aria-[current=page]:text-snow sm:px-3"
           >
             {name}
           </Link>

@@ -4,4 +4,5 @@ export const PLACES = [
   { href: '/stock', name: 'Stock', key: 's' },
   { href: '/outage', name: 'Outage', key: 'o' },
   { href: '/ledger', name: 'Ledger', key: 'l' },
+  { href: '/kitchen', name: 'Kitchen', key: 'k' },
 ] as const;

@@ -4,6 +4,7 @@ import type { PackageView } from '@/services/packageView';
 import { useDoor } from '../door/DoorProvider';
 import { DateButton } from '../package/DateButton';
 import { MainAction } from '../package/MainAction';
+import { sayPackage } from '../package/sayPackage';
 import { Tape } from '../tape/Tape';
 
 /** One table of packages; on a phone each row folds into two lines. */
@@ -65,6 +66,7 @@ export function StockRows({
                 <button
                   type="button"
                   className="flex min-h-11 w-full cursor-pointer items-center text-left"
+                  aria-label={sayPackage(view)}
                   onClick={() => showPackage(view.code)}
                 >
                   <Tape

@@ -1,59 +1,116 @@
-import type { FirstOutRow } from '@/services/today';
-import { DateButton } from '../package/DateButton';
-import { FirstOutName } from './FirstOutName';
-import { MainAction } from '../package/MainAction';
+'use client';
 
-const BAR: Record<string, string> = {
-  settled: 'bg-ice',
-  soon: 'bg-honey',
-  today: 'bg-ember',
-  past: 'bg-beet',
-};
+import { type KeyboardEvent, useState } from 'react';
+import type { FirstOutRow } from '@/services/firstOut';
+import type { TodayView } from '@/services/today';
+import { useDoor } from '../door/DoorProvider';
+import { fetchJson } from '../door/sendCommand';
+import { FirstOutRowItem } from './FirstOutRowItem';
 
-/** The list in the order in which to eat; what is past stands on top. */
-export function FirstOut({ rows, settled }: { rows: FirstOutRow[]; settled: number }) {
+interface Page {
+  rows: FirstOutRow[];
+  next: string | null;
+}
+
+/** Moves the focus to the row above or below the one that has it. */
+function moveFocus(event: KeyboardEvent<HTMLElement>): void {
+  if (event.key !== 'ArrowDown' && event.key !== 'ArrowUp') return;
+  if (event.target instanceof HTMLElement && event.target.tagName === 'INPUT') return;
+  const names = [...event.currentTarget.querySelectorAll<HTMLElement>('[data-row-name]')];
+  const here = names.findIndex((name) => name.closest('[data-row]')?.contains(event.target as Node));
+  const next = names[here + (event.key === 'ArrowDown' ? 1 : -1)];
+  if (!next) return;
+  event.preventDefault();
+  next.focus();
+}
+
+/** The list in the order in which to eat: what asks for an answer on top, what had its answer folded below. */
+export function FirstOut({
+  view,
+  chosen,
+  onChoose,
+}: {
+  view: TodayView;
+  chosen: string | null;
+  onChoose: (id: string | null) => void;
+}) {
+  const { tell } = useDoor();
+  // Pages fetched after a first page are of no use once that page is renewed.
+  const [later, setLater] = useState<Page & { after: TodayView }>();
+  const more = later?.after === view ? later : { rows: [], next: view.next };
+  const rows = [...view.first_out, ...more.rows];
+  const shown = rows.reduce((sum, { packages }) => sum + packages.length, 0);
+  const item = (row: FirstOutRow) => (
+    <FirstOutRowItem
+      key={row.view.id}
+      row={row}
+      chosen={chosen === row.view.id}
+      today={view.today}
+      freezerZones={view.freezer_zones}
+      onChoose={(open) => onChoose(open ? row.view.id : null)}
+    />
+  );
+  const fetchMore = async (after: string): Promise<void> => {
+    try {
+      const scope = encodeURIComponent(view.scope);
+      const page = await fetchJson<Page>(
+        `/api/v1/first-out?scope=${scope}&after=${encodeURIComponent(after)}`,
+      );
+      setLater({ after: view, rows: [...more.rows, ...page.rows], next: page.next });
+    } catch (error) {
+      tell((error as Error).message, 'error');
+    }
+  };
   return (
     <section aria-labelledby="first-out" className="card flex min-h-0 flex-col px-4 pt-3">
       <header className="border-b border-line pb-2">
         <h2 id="first-out" className="text-lg">
           First out
         </h2>
-        <p className="text-slate">oldest and shortest-dated first</p>
+        <p className="text-slate">oldest and shortest-dated first; each asks for an answer</p>
       </header>
-      {rows.length === 0 ? (
-        <p className="py-6 text-lg">
-          Nothing presses. When something comes near its date it stands here, with what to do. To put food in,
-          type a line at the bottom: <b>trout 1.6 kg / 4 flat &gt; layer 1</b>
+      <div className="-mx-2 min-h-0 flex-1 overflow-y-auto" onKeyDown={moveFocus}>
+        {rows.length === 0 ? (
+          <p className="px-2 py-6 text-lg">
+            Nothing asks for an answer. When something comes near its date it stands here, with what to do. To
+            put food in, type a line at the bottom: <b>trout 1.6 kg / 4 flat &gt; layer 1</b>
+          </p>
+        ) : (
+          <ol aria-label="Asks for an answer" className="divide-y divide-line">
+            {rows.map(item)}
+          </ol>
+        )}
+        {more.next !== null && (
+          <button
+            type="button"
+            className="button mx-2 my-3 w-[calc(100%-1rem)]"
+            onClick={() => void fetchMore(more.next ?? '')}
+          >
+            Show more; {Math.max(1, view.asking - shown)} wait below
+          </button>
+        )}
+        {view.answered.length > 0 && (
+          <details className="border-t border-line">
+            <summary className="flex min-h-11 cursor-pointer items-center px-2 font-heading font-semibold">
+              Answered ({view.answered.reduce((sum, { packages }) => sum + packages.length, 0)})
+            </summary>
+            <ol aria-label="Answered" className="divide-y divide-line border-t border-line">
+              {view.answered.map(item)}
+            </ol>
+          </details>
+        )}
+      </div>
+      <div className="border-t border-line py-2 text-[0.9375rem] leading-snug text-slate">
+        <p>
+          {view.settled} more {view.settled === 1 ? 'package is' : 'packages are'} settled.{' '}
+          <a href="/stock" className="text-deep underline">
+            See all in Stock
+          </a>
         </p>
-      ) : (
-        <ol className="-mr-2 min-h-0 flex-1 divide-y divide-line overflow-y-auto pr-2">
-          {rows.map(({ view, count }) => (
-            <li
-              key={view.id}
-              className="grid grid-cols-[5.2rem_minmax(0,1fr)_auto] items-center gap-x-2 py-1.5 sm:grid-cols-[6.2rem_minmax(0,1fr)_auto]"
-            >
-              <div>
-                <DateButton view={view} />
-                <p className="-mt-2 text-[0.9375rem] leading-tight text-slate">{view.left_words}</p>
-              </div>
-              <FirstOutName view={view} count={count} />
-              <MainAction view={view} count={count} />
-              <div aria-hidden className="col-span-2 col-start-2 mt-1 h-1.5 rounded-full bg-rime">
-                <div
-                  className={`h-full rounded-full ${BAR[view.band]}`}
-                  style={{ width: `${Math.round(view.spent * 100)}%` }}
-                />
-              </div>
-            </li>
-          ))}
-        </ol>
-      )}
-      <p className="border-t border-line py-2.5 text-slate">
-        {settled} more {settled === 1 ? 'package is' : 'packages are'} settled.{' '}
-        <a href="/stock" className="text-deep underline">
-          See all in Stock
-        </a>
-      </p>
+        <p>
+          Passed without an answer, last 12 months: <b data-passed>{view.passed_unanswered}</b>
+        </p>
+      </div>
     </section>
   );
 }

@@ -1,11 +1,12 @@
 import type { Metadata } from 'next';
-import { readToday } from '@/services/today';
+import { viewContext } from '@/services/context';
+import { readDrawing } from '@/services/drawing';
 import { OutageBench } from '@/ui/outage/OutageBench';
 
 export const metadata: Metadata = { title: 'Outage' };
 
 export default async function OutagePage() {
-  const { appliances } = await readToday();
+  const appliances = await readDrawing(await viewContext());
   return (
     <>
       <h1 className="mb-3 text-[1.6rem]">After a power cut</h1>

@@ -49,3 +49,19 @@ export function queryNumber(params: URLSearchParams, name: string, most: number)
   }
   return value;
 }
+
+/** Answers with a PDF that a browser shows, or with the error body and its status. */
+export async function respondPdf(name: string, work: () => Promise<Buffer>): Promise<Response> {
+  try {
+    return new Response(new Uint8Array(await work()), {
+      headers: {
+        'content-type': 'application/pdf',
+        'content-disposition': `inline; filename="${name}"`,
+        ...HEADERS,
+      },
+    });
+  } catch (error) {
+    const { status, body } = toProblem(error);
+    return Response.json(body, { status, headers: HEADERS });
+  }
+}

@@ -1,6 +1,5 @@
 import { readToday } from '@/services/today';
 import { respond } from '../respond';
 
-export const dynamic = 'force-dynamic';
-
-export const GET = (): Promise<Response> => respond(readToday);
+export const GET = (request: Request): Promise<Response> =>
+  respond(() => readToday({ scope: new URL(request.url).searchParams.get('scope') ?? undefined }));

@@ -1,0 +1,11 @@
+import { readFirstOutPage } from '@/services/today';
+import { respond } from '../respond';
+
+export const GET = (request: Request): Promise<Response> =>
+  respond(() => {
+    const { searchParams } = new URL(request.url);
+    return readFirstOutPage({
+      scope: searchParams.get('scope') ?? undefined,
+      after: searchParams.get('after') ?? undefined,
+    });
+  });

@@ -1,0 +1,48 @@
+import type { CalendarDate } from '../calendar/calendarDate';
+import type { Food } from '../foods/food';
+import type { Wish } from '../foods/wish';
+import type { Caution } from '../keeping/history';
+
+/** What a household decides for itself. */
+export interface HouseholdSettings {
+  caution: Caution;
+  /** Time of day of its heads-ups, `HH:MM` in its own time zone. */
+  notifyAt: string;
+  /** Days ahead of its date that chilled food is told of first. */
+  leadChilled: number;
+  leadFrozen: number;
+  /** The secret part of the calendar's address. */
+  feedKey: string;
+}
+
+/** A food of the household's own, and whether it may still be named. */
+export interface OwnFood {
+  food: Food;
+  retired: boolean;
+}
+
+export const JOB_KINDS = ['round', 'upkeep'] as const;
+
+/** Something that comes round: a walk along the zones, or upkeep of an appliance. */
+export interface Job {
+  id: string;
+  kind: (typeof JOB_KINDS)[number];
+  name: string;
+  everyDays: number;
+  lastOn: CalendarDate | null;
+}
+
+/** What is set rather than stored: one subject, whole, before and after. */
+export type Setting =
+  | { kind: 'household'; subject: ''; value: HouseholdSettings }
+  | { kind: 'food'; subject: string; value: OwnFood }
+  | { kind: 'wish'; subject: string; value: Wish }
+  | { kind: 'job'; subject: string; value: Job };
+
+/** One thing that was set, with its images; goes into the same ledger as what happens to packages. */
+export interface SettingEvent {
+  type: 'household.set' | 'food.added' | 'food.retired' | 'food.wished' | 'job.done' | 'setting.undone';
+  before: Setting | null;
+  after: Setting;
+  says: string;
+}

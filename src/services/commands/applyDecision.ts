@@ -1,0 +1,80 @@
+import { askOn, isAnswered, nearOn } from '@/core/firstout/askOn';
+import type { Command } from '@/core/ledger/command';
+import type { Decision } from '@/core/ledger/decide';
+import type { Package } from '@/core/ledger/package';
+import type { Setting } from '@/core/ledger/setting';
+import { leadOf, withSetting } from '@/core/ledger/withSetting';
+import type { World } from '@/core/ledger/world';
+import { packedLitres } from '@/core/packaging/packedLitres';
+import type { Sql } from '@/store/database';
+import { putFood } from '@/store/foods';
+import { putSettings } from '@/store/households';
+import { putJob } from '@/store/jobs';
+import { appendEvents } from '@/store/ledger';
+import { addLot, addPackages, putPackage, type StoredPackage } from '@/store/packages';
+import { putWish } from '@/store/wishes';
+import { putAskDays, renewZoneFill } from '@/store/zoneFill';
+
+/** A package with what it is found by: when it stands on Today and asks, and the room it takes. */
+export function toStored(
+  image: Package,
+  world: Pick<World, 'wish' | 'settings'> & { food(id: string): { densityKgPerL: number } },
+): StoredPackage {
+  const lead = leadOf(world, image.foodId);
+  return {
+    image,
+    nearOn: nearOn(image, lead),
+    askOn: askOn(image, lead),
+    passingOpen:
+      image.gone === null &&
+      image.cameOn <= image.governingDate &&
+      !isAnswered(image) &&
+      !image.unanswered.includes(image.governingDate),
+    litres: packedLitres(image, world.food(image.foodId).densityKgPerL),
+  };
+}
+
+async function putSetting(db: Sql, householdId: number, setting: Setting): Promise<void> {
+  switch (setting.kind) {
+    case 'household':
+      return putSettings(db, householdId, setting.value);
+    case 'food':
+      return putFood(db, householdId, setting.value.food, setting.value.retired);
+    case 'wish':
+      return putWish(db, householdId, setting.subject, setting.value);
+    case 'job':
+      return putJob(db, householdId, setting.value);
+  }
+}
+
+function zonesTouched({ events }: Decision): string[] {
+  const touched = events.flatMap(({ before, after }) => [before?.zoneId, after.zoneId]);
+  return [...new Set(touched)].filter((id): id is string => typeof id === 'string').sort();
+}
+
+/** Writes what was decided: lots, packages, settings, zone fills, and the ledger's events. */
+export async function applyDecision(
+  db: Sql,
+  command: Command,
+  householdId: number,
+  decision: Decision,
+  before: World,
+): Promise<void> {
+  const { lots, events, settings } = decision;
+  const world = settings.reduce((so, { after }) => withSetting(so, after), before);
+  for (const lot of lots) await addLot(db, householdId, command.id, lot);
+  const stored = events.filter((event) => event.before === null).map(({ after }) => toStored(after, world));
+  await addPackages(db, householdId, stored);
+  for (const event of events) {
+    if (event.before !== null) await putPackage(db, householdId, toStored(event.after, world));
+  }
+  for (const { after } of settings) await putSetting(db, householdId, after);
+  if (settings.some(({ after }) => after.kind === 'household' || after.kind === 'wish')) {
+    const renewed = new Set(events.map(({ after }) => after.id));
+    for (const image of world.loaded()) {
+      if (!renewed.has(image.id)) await putAskDays(db, householdId, image.id, toStored(image, world));
+    }
+  }
+  await renewZoneFill(db, householdId, zonesTouched(decision));
+  await appendEvents(db, householdId, command.id, command.at, decision);
+}

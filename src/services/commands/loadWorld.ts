@@ -1,0 +1,136 @@
+import { randomBytes } from 'node:crypto';
+import { v4 as newUuid } from 'uuid';
+import { dateInZone } from '@/core/calendar/dateInZone';
+import { foodKey } from '@/core/foods/foodKey';
+import { NO_WISH } from '@/core/foods/wish';
+import { packageCode } from '@/core/labels/packageCode';
+import type { Command } from '@/core/ledger/command';
+import type { Package, Zone } from '@/core/ledger/package';
+import type { PastCommand } from '@/core/ledger/undoCommand';
+import type { World } from '@/core/ledger/world';
+import type { Sql } from '@/store/database';
+import { type Household, readHousehold, takeCodeNumbers } from '@/store/households';
+import { readJobs } from '@/store/jobs';
+import { readKitchen } from '@/store/kitchens';
+import { readPastCommand } from '@/store/ledger';
+import { lockPackages, lockPackagesOf } from '@/store/packages';
+import { foodNamed, type Reference } from '../household';
+import { Problem } from '../problem';
+
+/** The address part that lets a calendar in; 256 bits of chance. */
+export const newFeedKey = (): string => randomBytes(32).toString('base64url');
+
+function codesNeeded(command: Command): number {
+  if (command.type === 'haul.store') return command.lines.reduce((sum, line) => sum + line.packs, 0);
+  return command.type === 'package.cook' && command.into ? command.into.packs : 0;
+}
+
+const missing = (field: string, message: string): Problem =>
+  new Problem(404, 'not-found', message, {
+    fields: [{ path: field, message: 'not known in this household' }],
+  });
+
+async function loadPast(db: Sql, command: Command, householdId: number): Promise<PastCommand | null> {
+  if (command.type !== 'ledger.undo') return null;
+  const past = await readPastCommand(db, householdId, command.command);
+  if (past) return past;
+  throw new Problem(404, 'not-found', 'There is no such command in this ledger.', {
+    fields: [{ path: 'command', message: 'not known' }],
+  });
+}
+
+/** Commands after which foods, wishes or the household may be others than before. */
+const SETTERS: readonly Command['type'][] = [
+  'ledger.undo',
+  'food.add',
+  'food.retire',
+  'food.wish',
+  'household.set',
+  'job.done',
+];
+
+export const setsSomething = ({ type }: Command): boolean => SETTERS.includes(type);
+
+/** Ids of the foods whose packages a command looks at; `null`: those of all foods. */
+function foodsTouched(
+  command: Command,
+  past: PastCommand | null,
+  { index, plain }: Reference,
+): string[] | null {
+  switch (command.type) {
+    case 'stock.take':
+      return command.foods.map((name) => plain.get(name)?.id ?? foodNamed(index, name).id);
+    case 'food.retire':
+    case 'food.wish':
+      return [plain.get(command.food)?.id ?? foodNamed(index, command.food).id];
+    case 'household.set':
+      return null;
+    case 'ledger.undo':
+      return past?.settings.some(({ after }) => after.kind === 'household')
+        ? null
+        : (past?.settings.map(({ after }) => after.subject) ?? []);
+    default:
+      return [];
+  }
+}
+
+function packagesTouched(command: Command, past: PastCommand | null): string[] {
+  if (past) return past.settings.length === 0 ? past.events.map(({ after }) => after.id) : [];
+  return 'package' in command ? [command.package] : [];
+}
+
+/** Loads and locks what a command touches. @throws Problem 404 or 422 for what it names and nobody knows */
+export async function loadWorld(
+  db: Sql,
+  command: Command,
+  kept: Household,
+  reference: Reference,
+): Promise<{ world: World; past: PastCommand | null }> {
+  const past = await loadPast(db, command, kept.id);
+  const setting = setsSomething(command);
+  const household = (setting ? await readHousehold(db, kept.id) : null) ?? kept;
+  const packages = await lockPackages(db, household.id, packagesTouched(command, past));
+  const foodIds = foodsTouched(command, past, reference);
+  const loaded: Package[] = foodIds?.length === 0 ? [] : await lockPackagesOf(db, household.id, foodIds);
+  const { zones } = await readKitchen(db, household.id);
+  const jobs = setting ? await readJobs(db, household.id) : [];
+  const zoneOf = new Map<string, Zone>(zones.map((zone) => [zone.id, zone]));
+  const count = codesNeeded(command);
+  let nextCode = count > 0 ? await takeCodeNumbers(db, household.id, count) : 0;
+  const world: World = {
+    today: dateInZone(command.at, household.timeZone),
+    at: command.at,
+    currency: household.currency,
+    caution: household.settings.caution,
+    settings: household.settings,
+    food: (id) => reference.byId.get(id) ?? foodNamed(reference.index, id),
+    referenceFood: (name) => {
+      const found = reference.plain.get(name) ?? reference.plain.get(foodNamed(reference.index, name).id);
+      if (!found) throw missing('food', 'There is no such food.');
+      const { own, retired, ...food } = found;
+      return { food, own, retired };
+    },
+    foodCalled: (name) => reference.index.byKey.get(foodKey(name)) ?? null,
+    wish: (id) => reference.wishes.get(id) ?? NO_WISH,
+    job: (id) => {
+      const job = jobs.find((one) => one.id === id);
+      if (!job) throw missing('job', 'There is no such job in this household.');
+      return job;
+    },
+    loaded: () => loaded,
+    zone: (id) => {
+      const zone = zoneOf.get(id);
+      if (!zone) throw missing('zone', 'There is no such zone in this household.');
+      return zone;
+    },
+    package: (id) => {
+      const found = packages.get(id);
+      if (!found) throw missing('package', 'There is no such package in this household.');
+      return found;
+    },
+    newId: newUuid,
+    newCode: () => packageCode(nextCode++),
+    newKey: newFeedKey,
+  };
+  return { world, past };
+}

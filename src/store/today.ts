@@ -1,0 +1,225 @@
+import type { Package } from '@/core/ledger/package';
+import type { PackageState } from '@/core/keeping/history';
+import type { AmountUnit } from '@/core/units/sayAmount';
+import { fromJson, type Sql } from './database';
+
+/** Part of the kitchen: zones, or everything (the counter too) when null. */
+export interface Scope {
+  zoneIds: readonly string[] | null;
+}
+
+const inScope = ({ zoneIds }: Scope): string => (zoneIds === null ? '' : 'AND zone_id IN (:zoneIds)');
+const zonesOf = ({ zoneIds }: Scope): readonly string[] => (zoneIds?.length ? zoneIds : ['']);
+
+async function readIds(sql: Sql, statement: string, values: Record<string, unknown>): Promise<string[]> {
+  const rows = await sql.rows<{ id: string }>(statement, values);
+  return rows.map(({ id }) => id);
+}
+
+/** Packages by id, in first-out order. */
+async function readByIds(sql: Sql, householdId: number, ids: readonly string[]): Promise<Package[]> {
+  if (ids.length === 0) return [];
+  const rows = await sql.rows<{ id: string; image: unknown }>(
+    `SELECT id, image
+       FROM package
+      WHERE household_id = :householdId
+        AND id IN (:ids)`,
+    { householdId, ids },
+  );
+  const found = new Map(rows.map((row) => [row.id, fromJson<Package>(row.image)]));
+  return ids.flatMap((id) => found.get(id) ?? []);
+}
+
+/** What asks for an answer, first out first (EXPLAIN: range over package_asks, the ids alone are sorted). */
+export async function readAsking(
+  sql: Sql,
+  householdId: number,
+  { today, after, limit, ...scope }: Scope & { today: string; after: string | null; limit: number },
+): Promise<Package[]> {
+  const ids = await readIds(
+    sql,
+    `SELECT id
+       FROM package
+      WHERE household_id = :householdId
+        AND here = TRUE
+        AND ask_on <= :today
+        ${after === null ? '' : 'AND first_out > :after'}
+        ${inScope(scope)}
+      ORDER BY first_out
+      LIMIT :limit`,
+    { householdId, today, after, limit, zoneIds: zonesOf(scope) },
+  );
+  return readByIds(sql, householdId, ids);
+}
+
+/** What is near its date and has had its answer (EXPLAIN: range over package_near). */
+export async function readAnswered(
+  sql: Sql,
+  householdId: number,
+  { today, limit, ...scope }: Scope & { today: string; limit: number },
+): Promise<Package[]> {
+  const ids = await readIds(
+    sql,
+    `SELECT id
+       FROM package
+      WHERE household_id = :householdId
+        AND here = TRUE
+        AND near_on <= :today
+        AND ask_on > :today
+        ${inScope(scope)}
+      ORDER BY first_out
+      LIMIT :limit`,
+    { householdId, today, limit, zoneIds: zonesOf(scope) },
+  );
+  return readByIds(sql, householdId, ids);
+}
+
+/** How many of what is near its date stand how. */
+export interface NearCounts {
+  asking: number;
+  answered: number;
+  tonight: number;
+  soon: number;
+  look: number;
+  discard: number;
+}
+
+/** Counts from the index package_near alone, for the whole house or a part of it. */
+export async function countNear(
+  sql: Sql,
+  householdId: number,
+  { today, soonUntil, ...scope }: Scope & { today: string; soonUntil: string },
+): Promise<NearCounts> {
+  const [row] = await sql.rows<Record<keyof NearCounts, string | null>>(
+    `SELECT SUM(ask_on <= :today) AS asking,
+            SUM(ask_on > :today) AS answered,
+            SUM(NOT condemned AND governing_date = :today AND best_by >= :today) AS tonight,
+            SUM(NOT condemned AND state <> 'frozen' AND governing_date > :today AND governing_date <= :soonUntil) AS soon,
+            SUM(NOT condemned AND best_by < :today AND (quality OR governing_date >= :today)) AS look,
+            SUM(condemned OR (NOT quality AND governing_date < :today)) AS discard
+       FROM package
+      WHERE household_id = :householdId
+        AND here = TRUE
+        AND near_on <= :today
+        ${inScope(scope)}`,
+    { householdId, today, soonUntil, zoneIds: zonesOf(scope) },
+  );
+  const count = (key: keyof NearCounts): number => Number(row?.[key] ?? 0);
+  return {
+    asking: count('asking'),
+    answered: count('answered'),
+    tonight: count('tonight'),
+    soon: count('soon'),
+    look: count('look'),
+    discard: count('discard'),
+  };
+}
+
+/** Packages that thaw now (EXPLAIN: ref over package_state). */
+export async function readThawing(sql: Sql, householdId: number, limit: number): Promise<Package[]> {
+  const ids = await readIds(
+    sql,
+    `SELECT id
+       FROM package
+      WHERE household_id = :householdId
+        AND here = TRUE
+        AND state = 'thawing'
+      ORDER BY first_out
+      LIMIT :limit`,
+    { householdId, limit },
+  );
+  return readByIds(sql, householdId, ids);
+}
+
+/** A package as the drawing needs it. */
+export interface DrawnPackage {
+  id: string;
+  code: string;
+  version: number;
+  called: string;
+  amount: number;
+  unit: AmountUnit;
+  state: PackageState;
+  governingDate: string;
+  zoneId: string;
+}
+
+/** The first few of every zone, first out (EXPLAIN: ref over package_in_zone, once a zone). */
+export async function readDrawn(
+  sql: Sql,
+  householdId: number,
+  zoneIds: readonly string[],
+  each: number,
+): Promise<DrawnPackage[]> {
+  if (zoneIds.length === 0) return [];
+  const one = zoneIds.map(
+    (
+      _,
+      at,
+    ) => `(SELECT id, code, version, called, amount, unit, state, governing_date AS governingDate, zone_id AS zoneId
+        FROM package
+       WHERE household_id = :householdId
+         AND zone_id = :zone${at}
+         AND here = TRUE
+       ORDER BY first_out
+       LIMIT :each)`,
+  );
+  return sql.rows<DrawnPackage>(one.join('\nUNION ALL\n'), {
+    householdId,
+    each,
+    ...Object.fromEntries(zoneIds.map((id, at) => [`zone${at}`, id])),
+  });
+}
+
+/** Packages and litres by zone, as last counted. */
+export async function readFills(
+  sql: Sql,
+  householdId: number,
+): Promise<Map<string, { packages: number; litres: number }>> {
+  const rows = await sql.rows<{ zone_id: string; packages: number; litres: string }>(
+    `SELECT zone_id, packages, litres
+       FROM zone_fill
+      WHERE household_id = :householdId`,
+    { householdId },
+  );
+  return new Map(rows.map((row) => [row.zone_id, { packages: row.packages, litres: Number(row.litres) }]));
+}
+
+/** How many lie outside every zone: on the counter, or kept out by design (EXPLAIN: ref over package_in_zone). */
+export async function countOutside(sql: Sql, householdId: number): Promise<number> {
+  const [row] = await sql.rows<{ count: number }>(
+    `SELECT COUNT(*) AS count
+       FROM package
+      WHERE household_id = :householdId
+        AND zone_id IS NULL
+        AND here = TRUE`,
+    { householdId },
+  );
+  return Number(row?.count ?? 0);
+}
+
+/** What passed its date without an answer since a day: written down already, or passing now. */
+export async function countPassed(
+  sql: Sql,
+  householdId: number,
+  { since, today }: { since: string; today: string },
+): Promise<number> {
+  const [written] = await sql.rows<{ count: number }>(
+    `SELECT COUNT(*) AS count
+       FROM passing
+      WHERE household_id = :householdId
+        AND passed_on >= :since`,
+    { householdId, since },
+  );
+  const [open] = await sql.rows<{ count: number }>(
+    `SELECT COUNT(*) AS count
+       FROM package
+      WHERE household_id = :householdId
+        AND here = TRUE
+        AND passing_open = TRUE
+        AND governing_date >= :since
+        AND governing_date < :today`,
+    { householdId, since, today },
+  );
+  return Number(written?.count ?? 0) + Number(open?.count ?? 0);
+}

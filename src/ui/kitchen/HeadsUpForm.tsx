@@ -1,0 +1,73 @@
+'use client';
+
+import { useState } from 'react';
+import type { KitchenView } from '@/services/kitchen';
+import { useDoor } from '../door/DoorProvider';
+import { Choice } from '../forms/Choice';
+import { NumberField } from '../forms/NumberField';
+
+/** When and how far ahead the household is told, and how careful it is. */
+export function HeadsUpForm({ settings }: { settings: KitchenView['settings'] }) {
+  const { act, busy } = useDoor();
+  const [wanted, setWanted] = useState(settings);
+  const change = (changes: Partial<KitchenView['settings']>): void => setWanted({ ...wanted, ...changes });
+  const faulty =
+    !inRange(wanted.leadChilled, 60) || !inRange(wanted.leadFrozen, 365) || wanted.notifyAt === '';
+  return (
+    <section className="card p-5" aria-labelledby="heads-ups">
+      <h2 id="heads-ups" className="text-lg">
+        Heads-ups
+      </h2>
+      <p className="mt-1 text-slate">
+        Each package asks before it turns “soon”, on its day, and after it. A food may have lead days of its
+        own.
+      </p>
+      <form
+        className="mt-3 grid gap-3 sm:grid-cols-2"
+        onSubmit={(event) => {
+          event.preventDefault();
+          if (!faulty) void act({ type: 'household.set', changes: wanted });
+        }}
+      >
+        <label>
+          <span className="block text-slate">Time of day</span>
+          <input
+            type="time"
+            className="field"
+            required
+            value={wanted.notifyAt}
+            onChange={(event) => change({ notifyAt: event.target.value })}
+          />
+        </label>
+        <Choice
+          label="Caution"
+          value={wanted.caution}
+          choices={[
+            ['usual', 'Usual'],
+            ['careful', 'Careful: babies, pregnant, old or ill at the table'],
+          ]}
+          onChoose={(caution) => change({ caution })}
+        />
+        <NumberField
+          label="Days ahead, chilled"
+          value={wanted.leadChilled}
+          most={60}
+          onChange={(days) => change({ leadChilled: days ?? 0 })}
+        />
+        <NumberField
+          label="Days ahead, frozen"
+          value={wanted.leadFrozen}
+          most={365}
+          onChange={(days) => change({ leadFrozen: days ?? 0 })}
+        />
+        <button type="submit" className="button" data-main="true" disabled={busy || faulty}>
+          Save
+        </button>
+      </form>
+    </section>
+  );
+}
+
+function inRange(days: number, most: number): boolean {
+  return Number.isInteger(days) && days >= 1 && days <= most;
+}

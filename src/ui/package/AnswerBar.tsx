@@ -1,0 +1,197 @@
+'use client';
+
+import dynamic from 'next/dynamic';
+import { useState } from 'react';
+import { addDays } from '@/core/calendar/calendarDate';
+import { sayDueDate, sayFullDate } from '@/core/calendar/sayDate';
+import { DISCARD_REASONS, type DiscardReason } from '@/core/ledger/package';
+import { ANSWER_KEYS, ANSWER_WORDS, type AnswerChoice } from '@/core/firstout/answerChoices';
+import type { HeadsUp } from '@/services/headsUp';
+import type { PlaceView } from '@/services/packageView';
+import { useDoor } from '../door/DoorProvider';
+import type { NewCommand } from '../door/sendCommand';
+import { DISCARD_WORDS } from './discardWords';
+
+const CookForm = dynamic(() => import('./CookForm').then((module) => module.CookForm));
+
+const CHOICES = Object.keys(ANSWER_WORDS) as AnswerChoice[];
+const MOST_PLAN_DAYS = 7;
+
+/** What is to be answered for: one package, or some that stand alike. */
+export interface Answered {
+  name: string;
+  stage: HeadsUp;
+  packages: readonly { id: string; code: string; version: number }[];
+  today: string;
+  freezerZones: readonly PlaceView[];
+}
+
+/** The choice whose key was pressed; `null` for any other key. */
+export function answerOfKey(key: string): AnswerChoice | null {
+  return CHOICES.find((choice) => ANSWER_KEYS[choice] === key) ?? null;
+}
+
+/**
+ * The answers to a heads-up, each with its key. What needs a day, a zone, a dish or a reason asks for it below; what a
+ * rule forbids stays visible with the reason.
+ *
+ * @param asked opened by its key from outside
+ */
+export function AnswerBar({
+  answered: { name, stage, packages, today, freezerZones },
+  asked,
+  keys = false,
+  onAsk,
+  onDone,
+}: {
+  answered: Answered;
+  /** The row it stands in listens to the keys, so they are shown. */
+  keys?: boolean;
+  asked: AnswerChoice | null;
+  onAsk: (choice: AnswerChoice | null) => void;
+  onDone: () => void;
+}) {
+  const { act, busy } = useDoor();
+  const [all, setAll] = useState(stage.stage === 'past');
+  const meant = all ? packages : packages.slice(0, 1);
+  const run = (type: string, more: Record<string, unknown> = {}): void => {
+    const commands = meant.map(({ id, version }): NewCommand => ({ type, package: id, version, ...more }));
+    void act(...commands).then((answers) => answers && onDone());
+  };
+  const choose = (choice: AnswerChoice): void => {
+    if (stage.forbidden[choice] !== undefined) onAsk(choice);
+    else if (choice === 'eat-tonight' || choice === 'looked-fine') run('package.answer', { answer: choice });
+    else if (choice === 'give') run('package.give');
+    else if (choice === 'compost') run('package.compost');
+    else onAsk(asked === choice ? null : choice);
+  };
+  // What is not for eating leaves two ways, so the others are not in the way.
+  const shown = CHOICES.filter((choice) => !stage.out || stage.forbidden[choice] === undefined);
+  const forbidden = asked === null ? undefined : stage.forbidden[asked];
+  return (
+    <div className="space-y-2 pb-2">
+      {packages.length > 1 && (
+        <div role="group" aria-label="For how many" className="flex gap-2">
+          {[false, true].map((every) => (
+            <button
+              key={String(every)}
+              type="button"
+              className="button"
+              aria-pressed={all === every}
+              data-main={all === every}
+              onClick={() => setAll(every)}
+            >
+              {every ? `All ${packages.length}` : 'One'}
+            </button>
+          ))}
+        </div>
+      )}
+      <div role="group" aria-label={`Answer for ${name}`} className="flex flex-wrap gap-1.5">
+        {shown.map((choice) => (
+          <button
+            key={choice}
+            type="button"
+            className="button px-2.5"
+            data-answer={choice}
+            data-danger={choice === 'bin'}
+            data-muted={stage.forbidden[choice] !== undefined}
+            aria-keyshortcuts={keys ? ANSWER_KEYS[choice] : undefined}
+            aria-expanded={asked === choice}
+            disabled={busy}
+            onClick={() => choose(choice)}
+          >
+            {ANSWER_WORDS[choice]}
+            {keys && (
+              <kbd aria-hidden className="key">
+                {ANSWER_KEYS[choice]}
+              </kbd>
+            )}
+          </button>
+        ))}
+      </div>
+      {stage.out && <p className="text-[0.9375rem] text-beet">Not for eating: it can only go out.</p>}
+      {stage.freeze && asked === null && (
+        <p className="text-[0.9375rem] text-slate">
+          Freezing makes sense until {stage.freeze.until_words}; frozen today it is best by{' '}
+          {stage.freeze.date_words}.
+        </p>
+      )}
+      {forbidden !== undefined && (
+        <p role="alert" className="text-[0.9375rem] text-beet">
+          {forbidden}
+        </p>
+      )}
+      {asked === 'plan' && forbidden === undefined && (
+        <PlanDays
+          today={today}
+          until={stage.plan_until}
+          onPlan={(on) => run('package.answer', { answer: 'plan', on })}
+        />
+      )}
+      {asked === 'freeze' && forbidden === undefined && (
+        <fieldset className="rounded-part border border-line p-2">
+          <legend className="px-1">Freeze it where?</legend>
+          <div className="flex flex-wrap gap-1.5">
+            {freezerZones.map((zone) => (
+              <button
+                key={zone.id}
+                type="button"
+                className="button"
+                onClick={() => run('package.freeze', { zone: zone.id })}
+              >
+                {zone.name}
+                <span className="font-normal"> {zone.appliance}</span>
+              </button>
+            ))}
+            {freezerZones.length === 0 && <p>There is no freezer in this kitchen.</p>}
+          </div>
+        </fieldset>
+      )}
+      {asked === 'cook' && forbidden === undefined && (
+        <CookForm name={name} onCook={(into) => run('package.cook', { into })} single={meant.length === 1} />
+      )}
+      {asked === 'bin' && (
+        <fieldset className="rounded-part border border-line p-2">
+          <legend className="px-1">Why?</legend>
+          <div className="flex flex-wrap gap-1.5">
+            {DISCARD_REASONS.map((reason: DiscardReason) => (
+              <button
+                key={reason}
+                type="button"
+                className="button"
+                onClick={() => run('package.discard', { reason })}
+              >
+                {DISCARD_WORDS[reason]}
+              </button>
+            ))}
+          </div>
+        </fieldset>
+      )}
+    </div>
+  );
+}
+
+/** The days a plan may name, as buttons. */
+function PlanDays({ today, until, onPlan }: { today: string; until: string; onPlan: (on: string) => void }) {
+  const days = Array.from({ length: MOST_PLAN_DAYS }, (_, at) => addDays(today, at)).filter(
+    (day) => day <= until,
+  );
+  return (
+    <fieldset className="rounded-part border border-line p-2">
+      <legend className="px-1">For which day?</legend>
+      <div className="flex flex-wrap gap-1.5">
+        {days.map((day) => (
+          <button
+            key={day}
+            type="button"
+            className="button"
+            aria-label={sayFullDate(day)}
+            onClick={() => onPlan(day)}
+          >
+            {sayDueDate(day, today)}
+          </button>
+        ))}
+      </div>
+    </fieldset>
+  );
+}

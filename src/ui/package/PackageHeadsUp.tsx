@@ -1,0 +1,31 @@
+'use client';
+
+import { useState } from 'react';
+import type { AnswerChoice } from '@/core/firstout/answerChoices';
+import type { PackageDetail } from '@/services/package';
+import { AnswerBar } from './AnswerBar';
+
+/** What the package asks, and the answers. */
+export function PackageHeadsUp({ detail }: { detail: PackageDetail }) {
+  const [asked, setAsked] = useState<AnswerChoice | null>(null);
+  const { heads_up, id, code, version } = detail;
+  return (
+    <section aria-labelledby={`asks-${code}`}>
+      <h2 id={`asks-${code}`} className="mb-1 text-lg">
+        {heads_up.answered_words === '' ? 'What will become of it?' : `Answered: ${heads_up.answered_words}`}
+      </h2>
+      <AnswerBar
+        answered={{
+          name: detail.food.name,
+          stage: heads_up,
+          packages: [{ id, code, version }],
+          today: detail.today,
+          freezerZones: detail.zones.filter(({ cold }) => cold === 'freezer'),
+        }}
+        asked={asked}
+        onAsk={setAsked}
+        onDone={() => setAsked(null)}
+      />
+    </section>
+  );
+}

@@ -1,0 +1,131 @@
+'use client';
+
+import { useState } from 'react';
+import type { FirstOutRow } from '@/services/firstOut';
+import type { AnswerChoice } from '@/core/firstout/answerChoices';
+import type { PlaceView } from '@/services/packageView';
+import { useDoor } from '../door/DoorProvider';
+import { AnswerBar, answerOfKey } from '../package/AnswerBar';
+import { DateButton } from '../package/DateButton';
+import { MainAction } from '../package/MainAction';
+import { sayPackage } from '../package/sayPackage';
+
+const BAR: Record<string, string> = {
+  settled: 'bg-ice',
+  soon: 'bg-honey',
+  today: 'bg-ember',
+  past: 'bg-beet',
+};
+
+function note({ view, heads_up }: FirstOutRow): string {
+  if (view.verdict === 'discard') return 'not for eating';
+  if (heads_up.answered_words !== '') return heads_up.answered_words;
+  return view.band === 'past' ? 'look first' : '';
+}
+
+/** One row of first out: date, name and story; chosen, it unfolds what may be answered. */
+export function FirstOutRowItem({
+  row,
+  chosen,
+  today,
+  freezerZones,
+  onChoose,
+}: {
+  row: FirstOutRow;
+  chosen: boolean;
+  today: string;
+  freezerZones: readonly PlaceView[];
+  onChoose: (chosen: boolean) => void;
+}) {
+  const { showPackage } = useDoor();
+  const [asked, setAsked] = useState<AnswerChoice | null>(null);
+  const { view, packages } = row;
+  const count = packages.length;
+  const told = note(row);
+  return (
+    <li
+      data-row={view.id}
+      data-codes={packages.map(({ code }) => code).join(' ')}
+      data-zone={view.zone?.id ?? ''}
+      className={`px-2 ${chosen ? 'bg-rime' : ''}`}
+      onKeyDown={(event) => {
+        if (event.ctrlKey || event.metaKey || event.altKey || isField(event.target)) return;
+        const choice = answerOfKey(event.key);
+        if (!choice) return;
+        event.preventDefault();
+        event.stopPropagation();
+        onChoose(true);
+        const { currentTarget } = event;
+        requestAnimationFrame(() =>
+          currentTarget.querySelector<HTMLElement>(`[data-answer=${choice}]`)?.click(),
+        );
+      }}
+    >
+      <div className="grid grid-cols-[5.2rem_minmax(0,1fr)_auto] items-center gap-x-2 py-1.5 sm:grid-cols-[6.2rem_minmax(0,1fr)_auto]">
+        <div>
+          <DateButton view={view} />
+          <p className="-mt-2 text-[0.9375rem] leading-tight text-slate">{view.left_words}</p>
+        </div>
+        <button
+          type="button"
+          data-row-name
+          className="min-h-11 min-w-0 cursor-pointer text-left"
+          aria-expanded={chosen}
+          aria-label={`${sayPackage(view, count)}${told === '' ? '' : `, ${told}`}. Answer.`}
+          onClick={() => onChoose(!chosen)}
+        >
+          <span className="block font-heading leading-tight font-semibold">
+            {view.food.name} · {count > 1 ? `${count} × ` : ''}
+            {view.amount_words}
+          </span>
+          <span className="line-clamp-2 block text-[0.9375rem] leading-snug text-slate">
+            {told !== '' && (
+              <b className={`font-semibold ${view.band === 'past' ? 'text-beet' : 'text-deep'}`}>{told} · </b>
+            )}
+            {view.story}
+          </span>
+        </button>
+        <MainAction view={view} count={count} />
+        <div aria-hidden className="col-span-2 col-start-2 mt-1 h-1.5 rounded-full bg-line/50">
+          <div
+            className={`h-full rounded-full ${BAR[view.band]}`}
+            style={{ width: `${Math.round(view.spent * 100)}%` }}
+          />
+        </div>
+      </div>
+      {chosen && (
+        <>
+          <AnswerBar
+            answered={{ name: view.food.name, stage: row.heads_up, packages, today, freezerZones }}
+            asked={asked}
+            keys
+            onAsk={setAsked}
+            onDone={() => setAsked(null)}
+          />
+          <p className="flex flex-wrap items-center gap-x-3 pb-2 text-[0.9375rem] text-slate">
+            <button
+              type="button"
+              className="min-h-11 cursor-pointer text-deep underline"
+              onClick={() => showPackage(view.code)}
+            >
+              All about {view.code}
+            </button>
+            {count > 1 && (
+              <span>
+                and{' '}
+                {packages
+                  .slice(1)
+                  .map(({ code }) => code)
+                  .join(', ')}
+              </span>
+            )}
+          </p>
+        </>
+      )}
+    </li>
+  );
+}
+
+function isField(target: EventTarget): boolean {
+  return target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName);
+}

@@ -1,0 +1,62 @@
+'use client';
+
+import { Check } from 'lucide-react';
+import type { JobView } from '@/services/jobs';
+import { useDoor } from '../door/DoorProvider';
+
+/** Jobs of the day: heads-ups that wait, thaw steps, rounds and upkeep, each with one button. */
+export function JobsOfTheDay({ jobs, asking }: { jobs: JobView[]; asking: number }) {
+  const { act, busy } = useDoor();
+  const done = (job: JobView): void => {
+    void act(job.done.type === 'package.thaw' ? { ...job.done, method: 'fridge' } : job.done);
+  };
+  return (
+    <section aria-labelledby="jobs" className="flex items-center gap-3">
+      <h2 id="jobs" className="w-12 shrink-0 text-base leading-tight">
+        Jobs today
+      </h2>
+      <ul className="flex min-w-0 flex-1 gap-2 overflow-x-auto pb-1">
+        {asking > 0 && (
+          <li className="job">
+            <a href="#first-out" className="flex min-h-11 items-center px-3">
+              <span>
+                <b className="font-heading font-semibold">Answer {asking}</b>
+                <span className="block text-[0.9375rem] text-slate">first out</span>
+              </span>
+            </a>
+          </li>
+        )}
+        {jobs.map((job) => (
+          <li key={job.id} className="job">
+            <span className="py-1 pl-3 whitespace-nowrap" title={job.says}>
+              <b className="font-heading font-semibold">{job.short}</b>
+              <span className="block text-[0.9375rem] text-slate">{job.due_words}</span>
+            </span>
+            <button
+              type="button"
+              className="button border-transparent px-2"
+              disabled={busy}
+              aria-label={job.kind === 'thaw' ? `Thawed: ${job.says}` : `Done: ${job.says}`}
+              title={job.kind === 'thaw' ? 'It is thawed' : 'Done'}
+              onClick={() => done(job)}
+            >
+              <Check aria-hidden size={22} />
+            </button>
+          </li>
+        ))}
+        {asking === 0 && jobs.length === 0 && (
+          <li className="flex min-h-11 items-center text-slate">Nothing to do today.</li>
+        )}
+      </ul>
+      <a
+        className="button shrink-0"
+        href="/api/v1/slip"
+        target="_blank"
+        rel="noreferrer"
+        aria-label="Morning slip to print, PDF"
+      >
+        Slip
+      </a>
+    </section>
+  );
+}
