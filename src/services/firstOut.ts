@@ -26,7 +26,7 @@ export interface ScopeView {
 const ROWS = 30;
 const MOST_ANSWERED = 60;
 
-export function toRows(packages: readonly Package[], context: HouseholdContext): FirstOutRow[] {
+function toRows(packages: readonly Package[], context: HouseholdContext): FirstOutRow[] {
   const rows = new Map<string, FirstOutRow>();
   for (const found of packages) {
     const view = toPackageView(found, context);

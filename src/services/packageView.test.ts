@@ -1,7 +1,7 @@
 import { classes, foods, index } from '../../tests/fixtures/reference';
 import type { Package } from '@/core/ledger/package';
 import { toPackageView, type ViewContext } from './packageView';
-import { toCounter } from './today';
+import { toCounter } from './counter';
 
 const CONTEXT: ViewContext = {
   today: '2026-11-25',
@@ -10,6 +10,8 @@ const CONTEXT: ViewContext = {
     classes,
     index,
     byId: index.byId,
+    plain: new Map(),
+    wishes: new Map(),
     foods: foods.map((food) => ({ ...food, own: false, retired: false })),
   },
   kitchen: {
@@ -77,6 +79,10 @@ const CHOWDER: Package = {
   celsius: 4,
   counterMinutes: 0,
   trail: [],
+  cameOn: '2026-11-20',
+  answer: null,
+  unanswered: [],
+  cap: null,
   gone: null,
   version: 1,
 };

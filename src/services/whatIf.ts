@@ -54,7 +54,7 @@ function saysChoice(choice: ChoiceKind, on: string, today: string, cookedAs: str
 }
 
 /** The choices for a package as screens and the API show them. */
-export function toWhatIf(found: Package, { reference, today, household }: HouseholdContext): WhatIfView[] {
+function toWhatIf(found: Package, { reference, today, household }: HouseholdContext): WhatIfView[] {
   const food = reference.byId.get(found.foodId);
   if (!food) return [];
   const cooked = reference.byId.get(COOKED_AS[food.group] ?? '') ?? null;

@@ -159,7 +159,17 @@ test('what stands on the counter is put away, frozen, thawed and opened from its
 });
 
 for (const scheme of ['light', 'dark'] as const) {
-  for (const path of ['/', '/stock', '/outage', '/ledger', '/p', '/nowhere']) {
+  for (const path of [
+    '/',
+    '/stock',
+    '/outage',
+    '/ledger',
+    '/kitchen',
+    '/kitchen/foods',
+    '/kitchen/foods/ground-lamb',
+    '/p',
+    '/nowhere',
+  ]) {
     test(`no accessibility violation on ${path}, ${scheme}`, async ({ page }) => {
       await page.emulateMedia({ colorScheme: scheme });
       if (path === '/p') {
@@ -181,7 +191,15 @@ test('on a phone: one column, nothing wider than the screen, taking is two taps 
   page,
 }) => {
   await page.setViewportSize({ width: 390, height: 844 });
-  for (const path of ['/', '/stock', '/outage', '/ledger']) {
+  for (const path of [
+    '/',
+    '/stock',
+    '/outage',
+    '/ledger',
+    '/kitchen',
+    '/kitchen/foods',
+    '/kitchen/foods/trout',
+  ]) {
     await page.goto(path);
     const width = await page.evaluate(() => document.documentElement.scrollWidth);
     expect(width).toBeLessThanOrEqual(390);

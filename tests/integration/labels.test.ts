@@ -1,35 +1,7 @@
-import { execFileSync } from 'node:child_process';
-import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
-import os from 'node:os';
-import path from 'node:path';
 import { BASE, command, line } from '../fixtures/api';
-
-interface Page {
-  widthMm: number;
-  heightMm: number;
-  text: string;
-  codes: (string | null)[];
-}
+import { readPages } from '../fixtures/readPages';
 
 const sheet = (query: string): Promise<Response> => fetch(`${BASE}/api/v1/labels?${query}`);
-
-async function readPages(response: Response, places: object[] = []): Promise<Page[]> {
-  const folder = mkdtempSync(path.join(os.tmpdir(), 'labels-'));
-  try {
-    const file = path.join(folder, 'sheet.pdf');
-    writeFileSync(file, Buffer.from(await response.arrayBuffer()));
-    const told = execFileSync(
-      process.execPath,
-      ['tests/fixtures/readSheet.mjs', file, JSON.stringify(places)],
-      {
-        encoding: 'utf8',
-      },
-    );
-    return JSON.parse(told) as Page[];
-  } finally {
-    rmSync(folder, { recursive: true });
-  }
-}
 
 async function storedCodes(more: Record<string, unknown>): Promise<string[]> {
   const { body } = await command({ type: 'haul.store', lines: [line(more)] });

@@ -10,7 +10,7 @@ describe('reads', () => {
       'Boat-shed chest',
     ]);
     const bands = new Set(today.first_out.map(({ view }: { view: { band: string } }) => view.band));
-    expect(bands).toEqual(new Set(['past', 'today', 'soon']));
+    expect([...bands]).toEqual(expect.arrayContaining(['past', 'today', 'soon']));
     expect(today.counter.length).toBeGreaterThan(0);
     expect((await get('/api/v1/zones')).body.zones).toHaveLength(14);
     expect((await get('/api/v1/foods?q=vennison')).body.foods[0].id).toMatch(/venison/);
@@ -72,7 +72,7 @@ describe('reads', () => {
       ]),
     );
     for (const [path, methods] of Object.entries(body.paths as Record<string, object>)) {
-      const address = `${BASE}${path.replace('{code}', 'ZZ99')}`;
+      const address = `${BASE}${path.replace('{code}', 'ZZ99').replace('{id}', 'no-food')}`;
       const response =
         'get' in methods
           ? await fetch(address)
@@ -165,6 +165,24 @@ describe('calculators', () => {
       ],
     });
     expect(status).toBe(200);
+    const pot = await post('/api/v1/estimates/keeping', {
+      food: 'egg-whites',
+      today: '2027-03-03',
+      history: [
+        { did: 'cooked', on: '2027-03-01' },
+        { did: 'topped-up', on: '2027-03-02', content: '2027-03-02', full: true },
+      ],
+    });
+    expect(pot.body.trail.map(({ rule }: { rule: string }) => rule)).toEqual(['K2', 'K11', 'K11']);
+    const out = await post('/api/v1/estimates/keeping', {
+      food: 'bread',
+      today: '2027-03-01',
+      history: [
+        { did: 'bought', on: '2027-03-01' },
+        { did: 'kept-out', on: '2027-03-01' },
+      ],
+    });
+    expect(out.body).toMatchObject({ state: 'room', best_by: '2027-03-05' });
     expect(body.trail.map(({ rule }: { rule: string }) => rule)).toEqual([
       'K2',
       'K9',

@@ -3,7 +3,7 @@ import type { CalendarDate } from './calendarDate';
 
 /**
  * The instant at which the clocks of a time zone show a time on a day. In the hour that is skipped in spring the time
- * after it counts, in the hour that comes twice in autumn the first.
+ * after it counts, in the hour that comes twice in autumn one of the two.
  *
  * @param time `HH:MM`
  * @param timeZone IANA name

@@ -19,7 +19,7 @@ export interface TakeReading<F extends NamedFood> {
 }
 
 const TAKE = /^take\s+/i;
-const AMOUNT = /^(\d+(?:[.,]\d+)?)\s*(\p{L}+)?\s+(?=\S)/u;
+const AMOUNT = /^(\d+(?:[.,]\d+)?)(?:\s*(\p{L}+))?(?=\s|$)/u;
 const MEAL = /\s+(?:(?:for|by)\s+(.+)|(tonight|today|tomorrow))$/i;
 
 /** True for a line that takes something out. */
@@ -32,12 +32,12 @@ export const isTake = (text: string): boolean => TAKE.test(text);
 export function readTake<F extends NamedFood>(text: string, vocabulary: QuickVocabulary<F>): TakeReading<F> {
   const reading: TakeReading<F> = { foods: [], amount: 0, unit: 'g', on: null, fault: '', candidates: [] };
   let rest = text.replace(TAKE, '').trim();
-  const told = AMOUNT.exec(`${rest} `);
+  const told = AMOUNT.exec(rest);
   if (!told) return { ...reading, fault: 'How much, of what? For example: take 500 g minced venison.' };
   const [, number = '', word] = told;
   const unit = word !== undefined && isUnit(word) ? word : null;
   const read = readAmount(Number(number.replace(',', '.')), unit);
-  rest = rest.slice(unit === null ? number.length : told[0].trimEnd().length).trim();
+  rest = rest.slice(unit === null ? number.length : told[0].length).trim();
   const fault = read ? amountFault(read.amount, read.unit) : 'That unit is not known.';
   if (!read || fault) return { ...reading, fault: fault ?? '' };
   const meal = MEAL.exec(rest);

@@ -92,6 +92,7 @@ export async function loadWorld(
   const packages = await lockPackages(db, household.id, packagesTouched(command, past));
   const foodIds = foodsTouched(command, past, reference);
   const loaded: Package[] = foodIds?.length === 0 ? [] : await lockPackagesOf(db, household.id, foodIds);
+  for (const found of loaded) packages.set(found.id, found);
   const { zones } = await readKitchen(db, household.id);
   const jobs = setting ? await readJobs(db, household.id) : [];
   const zoneOf = new Map<string, Zone>(zones.map((zone) => [zone.id, zone]));
