@@ -17,19 +17,36 @@ import path from 'node:path';
 await ensureModules();
 await ensureBuild();
 const { openThrowaway } = await import('./mariadb.mjs');
-const database = await openThrowaway('bench');
-let server = null;
-try {
+const databases = [];
+const servers = [];
+
+/** A database of its own with the demo household, and a server over it. */
+async function open(name) {
+  const database = await openThrowaway(name);
+  databases.push(database);
   await prepareDatabase(database.url);
   const port = await freePort();
-  server = await serve({ port, host: '127.0.0.1', url: database.url, quiet: true });
+  servers.push(await serve({ port, host: '127.0.0.1', url: database.url, quiet: true }));
+  return { base: `http://localhost:${port}`, url: database.url };
+}
+
+try {
+  const small = await open('bench');
+  const large = await open('bench-large');
   mkdirSync(path.join(VAR, 'reports'), { recursive: true });
   const out = path.join(VAR, 'reports', 'bench.json');
-  const env = { ...process.env, BASE_URL: `http://localhost:${port}`, BENCH_OUT: out };
+  const env = {
+    ...process.env,
+    BASE_URL: small.base,
+    DATABASE_URL: small.url,
+    LARGE_URL: large.base,
+    LARGE_DATABASE_URL: large.url,
+    BENCH_OUT: out,
+  };
   if ((await run(process.execPath, ['--import', 'tsx', 'scripts/measure.ts'], { env })) !== 0)
     process.exitCode = 1;
   else say(readFileSync(out, 'utf8'));
 } finally {
-  if (server) await stopPid(server.pid);
-  await database.close();
+  for (const server of servers) await stopPid(server.pid);
+  for (const database of databases) await database.close();
 }

@@ -4,6 +4,8 @@ import path from 'node:path';
 import { gzipSync } from 'node:zlib';
 import autocannon from 'autocannon';
 import { parse } from 'csv-parse/sync';
+import { type Connection, createConnection } from 'mysql2/promise';
+import { crowd } from '../tests/fixtures/crowd';
 import { readFoods } from '../src/core/foods/readFoods';
 import type { TableRow } from '../src/core/foods/readTable';
 import { type HistoryEvent, USUAL_CONDITIONS } from '../src/core/keeping/history';
@@ -11,6 +13,7 @@ import { judgeKeeping, keepingOn } from '../src/core/keeping/judgeKeeping';
 import { readOutageClasses } from '../src/core/outage/readOutageClasses';
 
 const BASE = process.env.BASE_URL ?? 'http://localhost:3000';
+const LARGE = process.env.LARGE_URL ?? BASE;
 
 interface Measured {
   what: string;
@@ -49,6 +52,64 @@ async function todayAgainstEmpty(rounds = 200): Promise<Measured[]> {
     { what: 'Today / empty page', value: quantile(today, 0.5) / quantile(empty, 0.5), unit: '×' },
     { what: 'Today, p95', value: quantile(today, 0.95), unit: 'ms' },
   ];
+}
+
+async function connect(
+  url: string | undefined,
+): Promise<{ db: Connection; household: { id: number; feedKey: string } }> {
+  const db = await createConnection({ uri: url ?? '' });
+  const [rows] = await db.query('SELECT id, feed_key AS feedKey FROM household ORDER BY id LIMIT 1');
+  const [household] = rows as { id: number; feedKey: string }[];
+  if (!household) throw new Error('no household to measure');
+  return { db, household };
+}
+
+/** The calendar feed of a household with 5,000 packages. */
+async function feedOf5000(rounds = 30): Promise<Measured[]> {
+  const { db, household } = await connect(process.env.LARGE_DATABASE_URL);
+  await crowd(db, household.id, 5000);
+  await db.end();
+  const took: number[] = [];
+  for (let round = 0; round < rounds; round++)
+    took.push(await fetchMs(`${LARGE}/calendar.ics?key=${household.feedKey}`));
+  return [
+    { what: 'calendar feed, 5,000 packages, median', value: quantile(took, 0.5), unit: 'ms' },
+    { what: 'calendar feed, 5,000 packages, p95', value: quantile(took, 0.95), unit: 'ms' },
+  ];
+}
+
+/** Today's reads with 200 and with 20,000 packages of the same spread, request by request in turn. */
+async function todayFewAgainstMany(rounds = 200): Promise<Measured[]> {
+  for (const [url, count] of [
+    [process.env.DATABASE_URL, 200],
+    [process.env.LARGE_DATABASE_URL, 20_000],
+  ] as const) {
+    const { db, household } = await connect(url);
+    await crowd(db, household.id, count);
+    await db.end();
+  }
+  const measured: Measured[] = [];
+  for (const [what, address] of [
+    ['Today’s reads (API)', '/api/v1/today'],
+    ['Today’s page', '/'],
+  ] as const) {
+    const few: number[] = [];
+    const many: number[] = [];
+    for (let round = -20; round < rounds; round++) {
+      const a = await fetchMs(`${BASE}${address}`);
+      const b = await fetchMs(`${LARGE}${address}`);
+      if (round < 0) continue;
+      few.push(a);
+      many.push(b);
+    }
+    measured.push(
+      { what: `${what}, 200 packages, p95`, value: quantile(few, 0.95), unit: 'ms' },
+      { what: `${what}, 20,000 packages, p95`, value: quantile(many, 0.95), unit: 'ms' },
+      { what: `${what}, 20,000 / 200, p95`, value: quantile(many, 0.95) / quantile(few, 0.95), unit: '×' },
+      { what: `${what}, 20,000 / 200, median`, value: quantile(many, 0.5) / quantile(few, 0.5), unit: '×' },
+    );
+  }
+  return measured;
 }
 
 /** JavaScript the browser fetches for a page, as sent (gzip). */
@@ -126,6 +187,8 @@ const measured = [
   ...governingDates(),
   ...(await scriptBytes()),
   ...(await todayAgainstEmpty()),
+  ...(await feedOf5000()),
+  ...(await todayFewAgainstMany()),
   ...(await commandsPerSecond()),
 ];
 console.table(measured.map(({ what, value, unit }) => ({ what, value: Number(value.toPrecision(4)), unit })));

@@ -11,13 +11,17 @@ ALTER TABLE package
   ADD COLUMN condemned BOOLEAN NOT NULL DEFAULT FALSE,
   ADD COLUMN near_on DATE NULL COMMENT 'first day it stands on Today',
   ADD COLUMN ask_on DATE NULL COMMENT 'first day it asks for an answer',
+  ADD COLUMN answered BOOLEAN NOT NULL DEFAULT FALSE COMMENT 'its present clock has had an answer',
   ADD COLUMN passing_open BOOLEAN NOT NULL DEFAULT FALSE COMMENT 'unanswered: passes uncounted so far',
   ADD COLUMN litres DECIMAL(8, 2) NULL COMMENT 'room it takes up',
   ADD KEY package_asks (household_id, here, ask_on, first_out),
-  ADD KEY package_near (household_id, here, near_on, ask_on, state, governing_date, quality, condemned, best_by),
+  ADD KEY package_near (household_id, here, near_on, first_out),
+  ADD KEY package_answered (household_id, here, answered, ask_on, near_on, first_out),
   ADD KEY package_passing (household_id, here, passing_open, governing_date),
   ADD KEY package_litres (household_id, zone_id, here, litres),
-  ADD KEY package_state (household_id, here, state, first_out);
+  ADD KEY package_state (household_id, here, state, first_out),
+  ADD KEY package_drawn (household_id, zone_id, here, first_out, id, code, version, called, amount, unit, state,
+                         governing_date);
 
 UPDATE package
   JOIN lot ON lot.id = package.lot_id
@@ -54,6 +58,22 @@ CREATE TABLE zone_fill (
   litres DECIMAL(10, 2) NOT NULL,
   PRIMARY KEY (household_id, zone_id),
   CONSTRAINT fill_of_zone FOREIGN KEY (household_id, zone_id) REFERENCES zone (household_id, id)
+) ENGINE = InnoDB DEFAULT CHARSET = utf8mb4 COLLATE = utf8mb4_unicode_ci;
+
+CREATE TABLE day_tally (
+  household_id INT UNSIGNED NOT NULL,
+  ask_on DATE NOT NULL,
+  governing_date DATE NOT NULL,
+  best_by DATE NOT NULL,
+  zone_id CHAR(36) NOT NULL COMMENT 'empty: outside every zone',
+  quality BOOLEAN NOT NULL,
+  condemned BOOLEAN NOT NULL,
+  frozen BOOLEAN NOT NULL,
+  packages INT NOT NULL COMMENT 'how many in the store stand alike; kept in the transaction that changes them',
+  PRIMARY KEY (household_id, ask_on, governing_date, best_by, zone_id, quality, condemned, frozen),
+  KEY tally_by_date (household_id, governing_date, best_by, quality, condemned, frozen, zone_id, packages),
+  KEY tally_empty (household_id, packages),
+  CONSTRAINT tally_household FOREIGN KEY (household_id) REFERENCES household (id)
 ) ENGINE = InnoDB DEFAULT CHARSET = utf8mb4 COLLATE = utf8mb4_unicode_ci;
 
 CREATE TABLE passing (

@@ -23,7 +23,7 @@ export interface ScopeView {
   zone_ids: string[] | null;
 }
 
-const ROWS = 30;
+const ROWS = 20;
 const MOST_ANSWERED = 60;
 
 function toRows(packages: readonly Package[], context: HouseholdContext): FirstOutRow[] {

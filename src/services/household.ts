@@ -35,7 +35,11 @@ export interface Reference {
 export type ListedFood = Food & { own: boolean; retired: boolean };
 
 const KEPT_MS = 5_000;
-const kept = new Map<number, { until: number; reference: Promise<Reference> }>();
+// One for the process, also over the several bundles of a build: what one forgets, all forget.
+const shared = globalThis as typeof globalThis & {
+  orderlyFrostFoods?: Map<number, { until: number; reference: Promise<Reference> }>;
+};
+const kept = (shared.orderlyFrostFoods ??= new Map());
 
 /** The food with the household's wish; one that the reference has since overtaken is left out, never loosens. */
 function withWish(food: ListedFood, wish: Wish | undefined): ListedFood {

@@ -21,7 +21,7 @@ export interface JobView {
 }
 
 /** The most thawing packages told as jobs. */
-const MOST_THAWING = 20;
+const MOST_THAWING = 8;
 
 /** Thaw steps, rounds and upkeep that are due today. */
 export async function readJobsOfTheDay(context: HouseholdContext): Promise<JobView[]> {

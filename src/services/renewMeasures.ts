@@ -1,4 +1,5 @@
 import { sql, transaction } from '@/store/database';
+import { renewTally } from '@/store/dayTally';
 import { putFeedKey, readHousehold, readWithoutFeed } from '@/store/households';
 import { readKitchen } from '@/store/kitchens';
 import { putPackage } from '@/store/packages';
@@ -47,6 +48,7 @@ export async function renewMeasures(): Promise<number> {
     done += some.length;
   }
   for (const id of households) {
+    await renewTally(sql(), id);
     const { zones } = await readKitchen(sql(), id);
     await renewZoneFill(
       sql(),

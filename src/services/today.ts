@@ -2,7 +2,7 @@ import { addDays } from '@/core/calendar/calendarDate';
 import { sayFullDate } from '@/core/calendar/sayDate';
 import { sql } from '@/store/database';
 import { readOnCounter } from '@/store/packages';
-import { countNear, countOutside, countPassed, type NearCounts } from '@/store/today';
+import { countNear, countOutside, countPassed, countThawing, type NearCounts } from '@/store/today';
 import { viewContext } from './context';
 import { type CounterItem, toCounter } from './counter';
 import { type ApplianceView, readDrawing } from './drawing';
@@ -62,10 +62,11 @@ export async function readToday(query: { scope?: string | undefined } = {}): Pro
   const { household, kitchen, today } = context;
   const scope = scopeNamed(context, query.scope);
   const zoneIds = scope.zone_ids;
-  const [asking, answered, near, outside, passed, jobs, appliances, onCounter] = await Promise.all([
+  const [asking, answered, near, thawing, outside, passed, jobs, appliances, onCounter] = await Promise.all([
     readAskingPage(context, scope, null),
     readAnsweredRows(context, scope),
     countNear(sql(), household.id, { today, soonUntil: addDays(today, 3), zoneIds }),
+    countThawing(sql(), household.id),
     countOutside(sql(), household.id),
     countPassedUnanswered(household.id, today),
     readJobsOfTheDay(context),
@@ -81,7 +82,7 @@ export async function readToday(query: { scope?: string | undefined } = {}): Pro
     household: household.name,
     today,
     today_words: sayFullDate(today),
-    summary: summaryOf(near, jobs.filter(({ kind }) => kind === 'thaw').length),
+    summary: summaryOf(near, thawing),
     scope: scope.key,
     scopes: scopesOf(context).map(({ key, name }) => ({ key, name })),
     first_out: asking.rows,

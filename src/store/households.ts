@@ -116,6 +116,7 @@ export async function clearHouseholds(sql: Sql): Promise<void> {
     'lot',
     'command',
     'zone_fill',
+    'day_tally',
     'feed_day',
     'wish',
     'job',

@@ -155,6 +155,8 @@ export interface StoredPackage {
   /** First day on Today, and first day it asks for an answer. */
   nearOn: string;
   askOn: string;
+  /** Its present clock has had an answer. */
+  answered: boolean;
   /** Its date may still go by unanswered. */
   passingOpen: boolean;
   litres: number;
@@ -162,13 +164,14 @@ export interface StoredPackage {
 
 function columnsOf(
   householdId: number,
-  { image, nearOn, askOn, passingOpen, litres }: StoredPackage,
+  { image, nearOn, askOn, answered, passingOpen, litres }: StoredPackage,
 ): Record<string, unknown> {
   return {
     called: image.called,
     condemned: image.condemned,
     nearOn,
     askOn,
+    answered,
     passingOpen,
     litres: litres.toFixed(2),
     id: image.id,
@@ -204,10 +207,10 @@ export async function addPackages(
     await sql.run(
       `INSERT INTO package (id, household_id, lot_id, food_id, code, here, amount, unit, zone_id, counter_since, state,
                             opened, start_on, use_by, best_by, governing_date, quality, first_out, version, called, condemned,
-                            near_on, ask_on, passing_open, litres, image)
+                            near_on, ask_on, answered, passing_open, litres, image)
        VALUES (:id, :householdId, :lotId, :foodId, :code, :here, :amount, :unit, :zoneId, :counterSince, :state,
                :opened, :startOn, :useBy, :bestBy, :governingDate, :quality, :firstOut, :version, :called, :condemned,
-               :nearOn, :askOn, :passingOpen, :litres, :image)`,
+               :nearOn, :askOn, :answered, :passingOpen, :litres, :image)`,
       columnsOf(householdId, stored),
     );
   }
@@ -234,6 +237,7 @@ export async function putPackage(sql: Sql, householdId: number, stored: StoredPa
             condemned = :condemned,
             near_on = :nearOn,
             ask_on = :askOn,
+            answered = :answered,
             passing_open = :passingOpen,
             litres = :litres,
             image = :image

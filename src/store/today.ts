@@ -52,7 +52,7 @@ export async function readAsking(
   return readByIds(sql, householdId, ids);
 }
 
-/** What is near its date and has had its answer (EXPLAIN: range over package_near). */
+/** What is near its date and has had its answer (EXPLAIN: range over package_answered). */
 export async function readAnswered(
   sql: Sql,
   householdId: number,
@@ -64,8 +64,9 @@ export async function readAnswered(
        FROM package
       WHERE household_id = :householdId
         AND here = TRUE
-        AND near_on <= :today
+        AND answered = TRUE
         AND ask_on > :today
+        AND near_on <= :today
         ${inScope(scope)}
       ORDER BY first_out
       LIMIT :limit`,
@@ -84,34 +85,50 @@ export interface NearCounts {
   discard: number;
 }
 
-/** Counts from the index package_near alone, for the whole house or a part of it. */
+/** Counts from the tally of days, whose length does not grow with the packages (EXPLAIN: two ranges of day_tally). */
 export async function countNear(
   sql: Sql,
   householdId: number,
   { today, soonUntil, ...scope }: Scope & { today: string; soonUntil: string },
 ): Promise<NearCounts> {
-  const [row] = await sql.rows<Record<keyof NearCounts, string | null>>(
-    `SELECT SUM(ask_on <= :today) AS asking,
-            SUM(ask_on > :today) AS answered,
-            SUM(NOT condemned AND governing_date = :today AND best_by >= :today) AS tonight,
-            SUM(NOT condemned AND state <> 'frozen' AND governing_date > :today AND governing_date <= :soonUntil) AS soon,
-            SUM(NOT condemned AND best_by < :today AND (quality OR governing_date >= :today)) AS look,
-            SUM(condemned OR (NOT quality AND governing_date < :today)) AS discard
+  const values = { householdId, today, soonUntil, zoneIds: zonesOf(scope) };
+  const [asking] = await sql.rows<{ asking: string | null }>(
+    `SELECT SUM(packages) AS asking
+       FROM day_tally
+      WHERE household_id = :householdId
+        AND ask_on <= :today
+        ${inScope(scope)}`,
+    values,
+  );
+  const [answered] = await sql.rows<{ answered: number }>(
+    `SELECT COUNT(*) AS answered
        FROM package
       WHERE household_id = :householdId
         AND here = TRUE
+        AND answered = TRUE
+        AND ask_on > :today
         AND near_on <= :today
         ${inScope(scope)}`,
-    { householdId, today, soonUntil, zoneIds: zonesOf(scope) },
+    values,
   );
-  const count = (key: keyof NearCounts): number => Number(row?.[key] ?? 0);
+  const [due] = await sql.rows<Record<'tonight' | 'soon' | 'look' | 'discard', string | null>>(
+    `SELECT SUM(packages * (NOT condemned AND governing_date = :today AND best_by >= :today)) AS tonight,
+            SUM(packages * (NOT condemned AND NOT frozen AND governing_date > :today)) AS soon,
+            SUM(packages * (NOT condemned AND best_by < :today AND (quality OR governing_date >= :today))) AS look,
+            SUM(packages * (condemned OR (NOT quality AND governing_date < :today))) AS discard
+       FROM day_tally
+      WHERE household_id = :householdId
+        AND governing_date <= :soonUntil
+        ${inScope(scope)}`,
+    values,
+  );
   return {
-    asking: count('asking'),
-    answered: count('answered'),
-    tonight: count('tonight'),
-    soon: count('soon'),
-    look: count('look'),
-    discard: count('discard'),
+    asking: Number(asking?.asking ?? 0),
+    answered: Number(answered?.answered ?? 0),
+    tonight: Number(due?.tonight ?? 0),
+    soon: Number(due?.soon ?? 0),
+    look: Number(due?.look ?? 0),
+    discard: Number(due?.discard ?? 0),
   };
 }
 
@@ -131,6 +148,19 @@ export async function readThawing(sql: Sql, householdId: number, limit: number):
   return readByIds(sql, householdId, ids);
 }
 
+/** How many thaw now (EXPLAIN: ref over package_state alone). */
+export async function countThawing(sql: Sql, householdId: number): Promise<number> {
+  const [row] = await sql.rows<{ count: number }>(
+    `SELECT COUNT(*) AS count
+       FROM package
+      WHERE household_id = :householdId
+        AND here = TRUE
+        AND state = 'thawing'`,
+    { householdId },
+  );
+  return Number(row?.count ?? 0);
+}
+
 /** A package as the drawing needs it. */
 export interface DrawnPackage {
   id: string;
@@ -144,7 +174,7 @@ export interface DrawnPackage {
   zoneId: string;
 }
 
-/** The first few of every zone, first out (EXPLAIN: ref over package_in_zone, once a zone). */
+/** The first few of every zone, first out (EXPLAIN: ref over package_drawn alone, once a zone). */
 export async function readDrawn(
   sql: Sql,
   householdId: number,

@@ -102,6 +102,36 @@ describe('what is stored agrees with itself', () => {
     expect(replayed).toEqual(now);
   });
 
+  it('what is counted beside the packages is what counting them gives', async () => {
+    const tallied = await rows(
+      `SELECT household_id, ask_on, governing_date, best_by, zone_id, quality, condemned, frozen, packages
+         FROM day_tally
+        ORDER BY 1, 2, 3, 4, 5, 6, 7, 8`,
+    );
+    const counted = await rows(
+      `SELECT household_id, ask_on, governing_date, best_by, COALESCE(zone_id, '') AS zone_id, quality, condemned,
+              state = 'frozen' AS frozen, COUNT(*) AS packages
+         FROM package
+        WHERE here = TRUE
+        GROUP BY 1, 2, 3, 4, 5, 6, 7, 8
+        ORDER BY 1, 2, 3, 4, 5, 6, 7, 8`,
+    );
+    expect(tallied.length).toBeGreaterThan(20);
+    expect(tallied).toEqual(counted);
+    const filled = await rows(
+      'SELECT zone_id, packages, litres FROM zone_fill WHERE packages > 0 ORDER BY zone_id',
+    );
+    expect(filled).toEqual(
+      await rows(
+        `SELECT zone_id, COUNT(*) AS packages, SUM(litres) AS litres
+           FROM package
+          WHERE here = TRUE AND zone_id IS NOT NULL
+          GROUP BY zone_id
+          ORDER BY zone_id`,
+      ),
+    );
+  });
+
   it('packages add up to their lots in money, and codes are never used twice', async () => {
     const off = await rows(
       `SELECT lot.id

@@ -33,6 +33,12 @@ export const WISH_WORDS: Record<WishKey, string> = {
   leadDays: 'days ahead to be told',
 };
 
+/** "2 days in the fridge", "1 month in the freezer". */
+export function sayWished(key: WishKey, figure: number): string {
+  const words = WISH_WORDS[key];
+  return `${figure} ${figure === 1 ? words.replace(/^(day|month)s/, '$1') : words}`;
+}
+
 /** The longest figure of the reference that a wish is measured by; `null`: it has none. */
 export function referenceFigure(food: Food, key: WishKey): number | null {
   switch (key) {
@@ -72,7 +78,7 @@ export function checkWish(food: Food, wish: Wish): void {
     if (food.controlled && SAFETY.includes(key) && figure !== null && wished > figure) {
       throw new Refusal(
         'wish',
-        `${food.name}: ${figure} ${WISH_WORDS[key]} is a safety figure (after ${food.source}). A wish may make it shorter, never longer.`,
+        `${food.name}: ${sayWished(key, figure)} is a safety figure (after ${food.source}). A wish may make it shorter, never longer.`,
       );
     }
   }
@@ -93,7 +99,7 @@ export function wishedFood<F extends Food>(food: F, wish: Wish): F {
     const wished = wish[key];
     const figure = referenceFigure(food, key);
     if (wished === null || key === 'leadDays' || wished === figure) continue;
-    told.push(`${wished} ${WISH_WORDS[key]}${figure === null ? '' : ` instead of ${figure}`}`);
+    told.push(`${sayWished(key, wished)}${figure === null ? '' : ` instead of ${figure}`}`);
     if (key === 'fridgeDays') [own.fridgeDaysMin, own.fridgeDaysMax] = ranged(food.fridgeDaysMin, wished);
     else if (key === 'openedDays')
       [own.openedDaysMin, own.openedDaysMax] = ranged(food.openedDaysMin, wished);

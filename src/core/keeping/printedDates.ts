@@ -1,15 +1,25 @@
 import { sayPlainDate } from '../calendar/sayDate';
+import { Refusal } from '../refusal';
 import type { PrintedDate } from './history';
 import { type KeepingCase, type KeepingState, noteRule, notAfter, setDates } from './keepingState';
 
+/** No printed date lies further off, in years; a later one is a slip. */
+const FURTHEST_YEARS = 20;
 const MAKER = "the maker's printed date";
 
 /**
  * Rule K3: what a printed date does to a package that is unopened and was never frozen. A use-by (or freeze-by, until
  * frozen) is the earlier of it and K2 on a raw animal food, and takes over on any other. A best-before becomes the
  * best by; except on raw animal food it also carries an earlier use by up to it. A sell-by sets nothing.
+ *
+ * @throws Refusal K3 for a date more than 20 years off
  */
 export function printedDates(state: KeepingState, { food }: KeepingCase, printed: PrintedDate): void {
+  if (Number(printed.date.slice(0, 4)) > Number(state.startOn.slice(0, 4)) + FURTHEST_YEARS) {
+    throw new Refusal('K3', `A printed date of ${sayPlainDate(printed.date)} cannot be right.`);
+  }
+  const early =
+    printed.date < state.startOn ? ' It lies before the day the food came in: check the label.' : '';
   const raw = food.readiness === 'raw-animal';
   const shown = sayPlainDate(printed.date);
   const { kind, date } = printed;
@@ -20,7 +30,7 @@ export function printedDates(state: KeepingState, { food }: KeepingCase, printed
       const says = raw
         ? `Printed ${kind} ${shown}: on raw animal food the earlier of it and our figure counts.`
         : `Printed ${kind} ${shown}: the maker's date counts while the package is closed.`;
-      setDates(state, 'K3', { useBy, bestBy: state.bestBy }, says, MAKER);
+      setDates(state, 'K3', { useBy, bestBy: state.bestBy }, says + early, MAKER);
       return;
     }
     case 'best-before': {
@@ -28,7 +38,7 @@ export function printedDates(state: KeepingState, { food }: KeepingCase, printed
       const says = raw
         ? `Printed best-before ${shown}: the best by; the use by stays ours on raw animal food.`
         : `Printed best-before ${shown}: the maker vouches for the closed package.`;
-      setDates(state, 'K3', { useBy: carried, bestBy: date }, says, MAKER);
+      setDates(state, 'K3', { useBy: carried, bestBy: date }, says + early, MAKER);
       return;
     }
     case 'sell-by':

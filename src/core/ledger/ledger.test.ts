@@ -28,7 +28,7 @@ describe('storing', () => {
     );
     expect(() => store.store({ zone: 'chest' })).toThrow(rule('place'));
     expect(() => store.store({ zone: 'shelf', frozenOn: '2026-11-25' })).toThrow(rule('place'));
-    expect(() => store.store({ printed: { kind: 'use-by', date: '2199-01-01' } })).toThrow(rule('printed'));
+    expect(() => store.store({ printed: { kind: 'use-by', date: '2199-01-01' } })).toThrow(rule('K3'));
     expect(store.packages.size).toBe(0);
   });
 

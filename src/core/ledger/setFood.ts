@@ -1,5 +1,5 @@
 import { foodKey } from '../foods/foodKey';
-import { checkWish, NO_WISH, type Wish, WISH_WORDS, WISHES, wishedFood } from '../foods/wish';
+import { checkWish, NO_WISH, sayWished, type Wish, WISHES, wishedFood } from '../foods/wish';
 import { Refusal } from '../refusal';
 import type { Decision } from './decide';
 import { redatePackages } from './redatePackages';
@@ -73,7 +73,10 @@ export function retireFood(command: { food: string }, world: World): Decision {
 
 /** What a wish changes, in words. */
 function sayWish(name: string, wish: Wish): string {
-  const told = WISHES.filter((key) => wish[key] !== null).map((key) => `${wish[key]} ${WISH_WORDS[key]}`);
+  const told = WISHES.flatMap((key) => {
+    const figure = wish[key];
+    return figure === null ? [] : [sayWished(key, figure)];
+  });
   return told.length === 0
     ? `${name}: back to the reference.`
     : `${name}: your household wishes ${told.join(', ')}.`;

@@ -1,4 +1,3 @@
-import { sayPlainDate } from '../calendar/sayDate';
 import type { HistoryEvent } from '../keeping/history';
 import { sharePrice } from '../portions/sharePrice';
 import { splitEvenly } from '../portions/splitEvenly';
@@ -10,20 +9,11 @@ import { judgePackage, warmthOf } from './judgePackage';
 import type { LedgerEvent, Lot, Package } from './package';
 import type { World } from './world';
 
-/** No printed date lies further off than this; a later one is a slip. */
-const FURTHEST_PRINTED = 20;
-
-function checkLine(line: IntakeLine, world: World): void {
+function checkLine(line: IntakeLine): void {
   const fault = amountFault(line.amount, line.unit);
   if (fault) throw new Refusal('amount', fault);
   if (line.packs > line.amount) {
     throw new Refusal('portions', `${sayAmount(line.amount, line.unit)} does not make ${line.packs} packs.`);
-  }
-  if (
-    line.printed &&
-    Number(line.printed.date.slice(0, 4)) > Number(world.today.slice(0, 4)) + FURTHEST_PRINTED
-  ) {
-    throw new Refusal('printed', `A printed date of ${sayPlainDate(line.printed.date)} cannot be right.`);
   }
 }
 
@@ -52,7 +42,7 @@ function checkPlace(line: IntakeLine, frozen: boolean, world: World): void {
 
 /** Stores one line: a lot and its packages. @throws Refusal */
 export function storeLine(line: IntakeLine, world: World): { lot: Lot; events: LedgerEvent[] } {
-  checkLine(line, world);
+  checkLine(line);
   const food = world.food(line.food);
   const frozen = line.frozenOn !== null;
   checkPlace(line, frozen, world);

@@ -7,6 +7,7 @@ import { leadOf, withSetting } from '@/core/ledger/withSetting';
 import type { World } from '@/core/ledger/world';
 import { packedLitres } from '@/core/packaging/packedLitres';
 import type { Sql } from '@/store/database';
+import { renewTally, tallyPackages } from '@/store/dayTally';
 import { putFood } from '@/store/foods';
 import { putSettings } from '@/store/households';
 import { putJob } from '@/store/jobs';
@@ -25,6 +26,7 @@ export function toStored(
     image,
     nearOn: nearOn(image, lead),
     askOn: askOn(image, lead),
+    answered: isAnswered(image),
     passingOpen:
       image.gone === null &&
       image.cameOn <= image.governingDate &&
@@ -62,6 +64,9 @@ export async function applyDecision(
 ): Promise<void> {
   const { lots, events, settings } = decision;
   const world = settings.reduce((so, { after }) => withSetting(so, after), before);
+  const redatesAll = settings.some(({ after }) => after.kind === 'household' || after.kind === 'wish');
+  const ids = events.map(({ after }) => after.id);
+  if (!redatesAll) await tallyPackages(db, householdId, ids, -1);
   for (const lot of lots) await addLot(db, householdId, command.id, lot);
   const stored = events.filter((event) => event.before === null).map(({ after }) => toStored(after, world));
   await addPackages(db, householdId, stored);
@@ -69,12 +74,13 @@ export async function applyDecision(
     if (event.before !== null) await putPackage(db, householdId, toStored(event.after, world));
   }
   for (const { after } of settings) await putSetting(db, householdId, after);
-  if (settings.some(({ after }) => after.kind === 'household' || after.kind === 'wish')) {
-    const renewed = new Set(events.map(({ after }) => after.id));
+  if (redatesAll) {
+    const renewed = new Set(ids);
     for (const image of world.loaded()) {
       if (!renewed.has(image.id)) await putAskDays(db, householdId, image.id, toStored(image, world));
     }
-  }
+    await renewTally(db, householdId);
+  } else await tallyPackages(db, householdId, ids, 1);
   await renewZoneFill(db, householdId, zonesTouched(decision));
   await appendEvents(db, householdId, command.id, command.at, decision);
 }

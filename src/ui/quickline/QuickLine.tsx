@@ -1,7 +1,8 @@
 'use client';
 
 import dynamic from 'next/dynamic';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
+import { BEGIN_LINE } from './beginLine';
 
 const QuickBench = dynamic(() => import('./QuickBench').then((module) => module.QuickBench), {
   ssr: false,
@@ -31,5 +32,14 @@ function QuickShell({ text, onWake }: { text: string; onWake: (text: string) => 
 /** The quick line. What reads it (foods, dates in words) is fetched when it is first touched, so pages stay light. */
 export function QuickLine() {
   const [woken, setWoken] = useState<string | null>(null);
-  return woken === null ? <QuickShell text="" onWake={setWoken} /> : <QuickBench begin={woken} hint={HINT} />;
+  useEffect(() => {
+    const begin = (event: Event): void => setWoken((event as CustomEvent<string>).detail);
+    window.addEventListener(BEGIN_LINE, begin);
+    return () => window.removeEventListener(BEGIN_LINE, begin);
+  }, []);
+  return woken === null ? (
+    <QuickShell text="" onWake={setWoken} />
+  ) : (
+    <QuickBench key={woken} begin={woken} hint={HINT} />
+  );
 }

@@ -7,6 +7,7 @@ import type { StockView } from '@/services/stock';
 import { useDoor } from '../door/DoorProvider';
 import { fetchJson } from '../door/sendCommand';
 import { Choice } from '../forms/Choice';
+import { beginLine } from '../quickline/beginLine';
 import { StockRows } from './StockRows';
 
 const STATES = [
@@ -109,6 +110,13 @@ export function StockTable({ first, zones }: { first: StockView; zones: { id: st
           onChoose={(zone) => filter({ zone })}
         />
         <Choice label="Order" value={grouping} choices={GROUPS} onChoose={setGrouping} />
+        <button
+          type="button"
+          className="button"
+          onClick={() => beginLine(`take 500 g ${filters.q.trim() === '' ? '' : filters.q.trim()}`)}
+        >
+          Take an amount
+        </button>
         <button
           type="button"
           className="button"
