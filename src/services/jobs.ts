@@ -12,6 +12,8 @@ export interface JobView {
   id: string;
   kind: 'thaw' | Job['kind'];
   says: string;
+  /** The package it is about; `null`: none. */
+  code: string | null;
   /** The same in two or three words, for a small space. */
   short: string;
   /** "due today", "since Mon". */
@@ -36,6 +38,7 @@ export async function readJobsOfTheDay(context: HouseholdContext): Promise<JobVi
     return {
       id: found.id,
       kind: 'thaw',
+      code: found.code,
       says: `${view.food.name} ${view.amount_words} thaws on ${view.zone?.name ?? 'the counter'}; use it by ${sayDueDate(found.governingDate, today)}`,
       short: `${view.food.name} thaws`,
       due_words: `since ${sayPastDate(since, today)}, use by ${sayDueDate(found.governingDate, today)}`,
@@ -53,6 +56,7 @@ export async function readJobsOfTheDay(context: HouseholdContext): Promise<JobVi
       return {
         id: job.id,
         kind: job.kind,
+        code: null,
         says: job.name,
         short: job.name,
         due_words: late === 0 ? 'due today' : `due ${late === 1 ? '1 day' : `${late} days`} ago`,

@@ -35,3 +35,30 @@ test('the address on a label opens the package; an unknown one says so', async (
   expect(status).toBe(404);
   await expect(page.getByRole('heading', { name: 'There is nothing here' })).toBeVisible();
 });
+
+test('a screen reader hears food, amount, place, date and band of every package; every date opens its trail', async ({
+  page,
+}) => {
+  const heard =
+    /^.+, (\d+ × )?[\d.]+( (g|kg|ml|l))?, .+, (use|best) by \w+day \d+ \w+ \d{4}, (settled|soon|last day|past its date)/;
+  await page.goto('/');
+  const rows = page
+    .getByRole('list', { name: 'Asks for an answer' })
+    .getByRole('button', { name: /Answer\.$/ });
+  for (const row of await rows.all()) expect(await row.getAttribute('aria-label')).toMatch(heard);
+  await page.goto('/stock');
+  const packages = page.getByRole('row').getByRole('button', { name: heard });
+  await expect(packages.first()).toBeVisible();
+  expect(await packages.count()).toBe((await page.getByRole('checkbox').count()) as number);
+  const dates = page.getByRole('row').getByRole('button', { name: /Why this date/ });
+  expect(await dates.filter({ visible: true }).count()).toBe(await packages.count());
+  await page.goto('/');
+  await page.getByRole('button', { name: /^Middle shelf/ }).click();
+  const zone = page.getByRole('dialog', { name: 'Middle shelf' });
+  await expect(zone.getByRole('button', { name: heard }).first()).toBeVisible();
+  await zone
+    .getByRole('button', { name: /Why this date/ })
+    .first()
+    .click();
+  await expect(page.getByRole('dialog', { name: 'Why this date' })).toContainText('When in doubt');
+});

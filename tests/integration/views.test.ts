@@ -205,6 +205,44 @@ describe('calculators', () => {
     expect((await counter(0)).status).toBe(400);
   });
 
+  it('thaw and freeze: the shapes of the API page, refusals and what is not allowed', async () => {
+    const shape = { kind: 'flat', length_mm: 240, width_mm: 200 };
+    const mince = { food: 'ground-beef', mass_g: 454, shape, start_c: -18, medium: 'fridge', ambient_c: 4 };
+    const { body } = await post('/api/v1/estimates/thaw', mince);
+    expect(body.hours_typical).toBeGreaterThan(3.5);
+    expect(body.hours_typical).toBeLessThan(5);
+    expect(body.hours_cautious).toBeGreaterThan(body.hours_typical);
+    expect(body).toMatchObject({ allowed: true, thickness_mm: expect.closeTo(10.2, 0) });
+    expect(body.curve.at(-1)).toMatchObject({ core_c: 0, surface_c: expect.any(Number) });
+    const counter = await post('/api/v1/estimates/thaw', { ...mince, medium: 'counter', ambient_c: 22 });
+    expect(counter.body.allowed).toBe(false);
+    expect((await post('/api/v1/estimates/thaw', { ...mince, ambient_c: 0 })).status).toBe(422);
+    const frozen = await post('/api/v1/estimates/freeze', {
+      composition: {
+        water: 0.725,
+        protein: 0.215,
+        fat: 0.05,
+        carbohydrate: 0,
+        fibre: 0,
+        ash: 0.01,
+        freezing_point_c: -1,
+      },
+      mass_g: 1000,
+      shape: { kind: 'block', length_mm: 160, width_mm: 110, height_mm: 55 },
+      medium: 'still',
+    });
+    expect(frozen.body.hours_typical).toBeGreaterThan(9.2);
+    expect(frozen.body.hours_typical).toBeLessThan(10.3);
+    expect((await post('/api/v1/estimates/freeze', { ...mince, medium: 'fan', ambient_c: -5 })).status).toBe(
+      422,
+    );
+    expect(
+      (await post('/api/v1/estimates/thaw', { ...mince, shape: { kind: 'round' }, mass_g: undefined }))
+        .status,
+    ).toBe(422);
+    expect((await post('/api/v1/estimates/thaw', { ...mince, shape: { kind: 'egg' } })).status).toBe(400);
+  });
+
   it('portions: exact sums; a price needs its currency', async () => {
     const request = {
       food: 'ground-beef',

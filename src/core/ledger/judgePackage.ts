@@ -3,6 +3,7 @@ import { type HistoryEvent, USUAL_CONDITIONS } from '../keeping/history';
 import { minutesBetween } from '../keeping/counterMinutes';
 import { judgeKeeping } from '../keeping/judgeKeeping';
 import { chilledRate, frozenRate } from '../keeping/spoilageRate';
+import { datingThawHours } from '../thermal/packageThawHours';
 import type { Package, Zone } from './package';
 import type { World } from './world';
 
@@ -40,6 +41,7 @@ export function judgePackage(undated: UndatedPackage, world: JudgingWorld): Pack
     wrap: undated.wrap ?? USUAL_CONDITIONS.wrap,
     blanched: undated.blanched,
     caution: world.caution,
+    thawHours: undated.history.some(({ did }) => did === 'thawing') ? datingThawHours(undated, food) : null,
   });
   const { governing, ...dates } = keeping;
   return { ...undated, ...dates, governingDate: governing.date, governingKind: governing.kind };

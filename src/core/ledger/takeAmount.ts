@@ -1,17 +1,14 @@
 import { allocate, type AllocatedPackage, type Allocation } from '../firstout/allocate';
 import { firstOutKey } from '../firstout/firstOutKey';
 import { Refusal } from '../refusal';
-import { landmarkThawHours } from '../thermal/landmarkThawHours';
+import { planningThawHours } from '../thermal/packageThawHours';
 import { type AmountUnit, sayAmount } from '../units/sayAmount';
 import type { JudgingWorld } from './judgePackage';
 import type { LedgerEvent, Package } from './package';
 import { takePackage, whyUnfit } from './takePackage';
 import type { World } from './world';
 
-const FLAT_FORMS = ['flat', 'loose', 'cubes', 'slices', 'scored', 'patties', 'meatballs'];
-
-function toAllocated(found: Package, world: JudgingWorld): AllocatedPackage {
-  const grams = found.unit === 'pc' ? null : found.amount;
+function toAllocated(found: Package, world: JudgingWorld, hours: number | null): AllocatedPackage {
   return {
     id: found.id,
     code: found.code,
@@ -23,7 +20,8 @@ function toAllocated(found: Package, world: JudgingWorld): AllocatedPackage {
     governingKind: found.governingKind,
     firstOut: firstOutKey(found),
     unfit: whyUnfit(found, world)?.says ?? null,
-    thawHours: found.state === 'frozen' ? landmarkThawHours(grams, FLAT_FORMS.includes(found.form ?? '')) : 0,
+    thawHours:
+      hours === null || found.state !== 'frozen' ? 0 : planningThawHours(found, world.food(found.foodId)),
   };
 }
 
@@ -42,7 +40,7 @@ export function allocateAmount(
   world: JudgingWorld,
 ): Allocation {
   const hours = wanted.by === null ? null : (Date.parse(wanted.by) - Date.parse(world.at)) / 3_600_000;
-  const allocated = packages.map((found) => toAllocated(found, world));
+  const allocated = packages.map((found) => toAllocated(found, world, hours));
   return allocate(allocated, wanted.amount, wanted.unit, hours);
 }
 

@@ -5,6 +5,7 @@ import type { TakeReading } from '@/core/quickline/readTake';
 import type { NamedFood } from '@/core/foods/findFood';
 import type { AllocationView } from '@/services/allocation';
 import { postJson } from '../door/sendCommand';
+import { DateButton } from '../package/DateButton';
 import { Tape } from '../tape/Tape';
 
 /** When a meal is meant by its day alone: six in the evening, by this browser's clock. */
@@ -73,8 +74,9 @@ export function TakePanel({
               <li key={view.id} className="flex flex-wrap items-center gap-x-3">
                 <Tape food={view.food.name} detail={amount_words} band={view.band} state={view.state} />
                 <span className="text-[0.9375rem] text-slate">
-                  {view.code} · {view.zone?.name ?? 'counter'} · {view.due_words} · {why}
+                  {view.code} · {view.zone?.name ?? 'counter'} · {why}
                 </span>
+                <DateButton view={view} />
               </li>
             ))}
           </ul>

@@ -28,10 +28,7 @@ export function JobsOfTheDay({ jobs, asking }: { jobs: JobView[]; asking: number
         )}
         {jobs.map((job) => (
           <li key={job.id} className="job">
-            <span className="py-1 pl-3 whitespace-nowrap" title={job.says}>
-              <b className="font-heading font-semibold">{job.short}</b>
-              <span className="block text-[0.9375rem] text-slate">{job.due_words}</span>
-            </span>
+            <JobWords job={job} />
             <button
               type="button"
               className="button border-transparent px-2"
@@ -58,5 +55,34 @@ export function JobsOfTheDay({ jobs, asking }: { jobs: JobView[]; asking: number
         Slip
       </a>
     </section>
+  );
+}
+
+/** What a job is; that of a package opens it, with the trail of its date. */
+function JobWords({ job }: { job: JobView }) {
+  const { showPackage } = useDoor();
+  const words = (
+    <>
+      <b className="font-heading font-semibold">{job.short}</b>
+      <span className="block text-[0.9375rem] text-slate">{job.due_words}</span>
+    </>
+  );
+  if (job.code === null) {
+    return (
+      <span className="py-1 pl-3 whitespace-nowrap" title={job.says}>
+        {words}
+      </span>
+    );
+  }
+  const { code } = job;
+  return (
+    <button
+      type="button"
+      className="min-h-11 cursor-pointer py-1 pl-3 text-left whitespace-nowrap"
+      aria-label={`${job.says}. All about ${code}`}
+      onClick={() => showPackage(code)}
+    >
+      {words}
+    </button>
   );
 }

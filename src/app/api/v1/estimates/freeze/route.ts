@@ -1,0 +1,5 @@
+import { estimateFreeze } from '@/services/heat';
+import { readBody, respond } from '../../respond';
+
+export const POST = (request: Request): Promise<Response> =>
+  respond(async () => estimateFreeze(await readBody(request)));

@@ -1,0 +1,5 @@
+import { estimateThaw } from '@/services/heat';
+import { readBody, respond } from '../../respond';
+
+export const POST = (request: Request): Promise<Response> =>
+  respond(async () => estimateThaw(await readBody(request)));
