@@ -2,6 +2,7 @@ import { cache } from 'react';
 import { sql } from '@/store/database';
 import type { Household } from '@/store/households';
 import { readKitchen } from '@/store/kitchens';
+import { readOnCounter } from '@/store/packages';
 import { now, todayIn } from './clock';
 import { ourHousehold, referenceOf } from './household';
 import type { ViewContext } from './packageView';
@@ -18,3 +19,6 @@ export const viewContext = cache(async (): Promise<HouseholdContext> => {
   ]);
   return { household, reference, kitchen, today: todayIn(household.timeZone), at: now() };
 });
+
+/** What is on the counter; read once for the parts of one page. */
+export const readCounter = cache((householdId: number) => readOnCounter(sql(), householdId));

@@ -1,9 +1,8 @@
 import { firstOutKey } from '@/core/firstout/firstOutKey';
 import type { Package } from '@/core/ledger/package';
 import { sql } from '@/store/database';
-import { readOnCounter } from '@/store/packages';
 import { readAnswered, readAsking } from '@/store/today';
-import type { HouseholdContext } from './context';
+import { type HouseholdContext, readCounter } from './context';
 import { type HeadsUp, toHeadsUp } from './headsUp';
 import { type PackageView, toPackageView } from './packageView';
 import { Problem } from './problem';
@@ -23,7 +22,7 @@ export interface ScopeView {
   zone_ids: string[] | null;
 }
 
-const ROWS = 20;
+const ROWS = 24;
 const MOST_ANSWERED = 60;
 
 function toRows(packages: readonly Package[], context: HouseholdContext): FirstOutRow[] {
@@ -103,7 +102,7 @@ export async function readAskingPage(
 
 /** What stood out of the cold for too long while nobody looked: it asks whatever its date says. */
 async function readOverTime(context: HouseholdContext, shown: readonly Package[]): Promise<Package[]> {
-  const onCounter = await readOnCounter(sql(), context.household.id);
+  const onCounter = await readCounter(context.household.id);
   return onCounter.filter(
     (found) =>
       toPackageView(found, context).verdict === 'discard' && !shown.some(({ id }) => id === found.id),

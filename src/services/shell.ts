@@ -1,7 +1,6 @@
-import { DatabaseGone, sql } from '@/store/database';
-import { readOnCounter } from '@/store/packages';
+import { DatabaseGone } from '@/store/database';
 import { now } from './clock';
-import { viewContext } from './context';
+import { readCounter, viewContext } from './context';
 import { toPackageView } from './packageView';
 import { type CounterItem, toCounter } from './counter';
 
@@ -17,7 +16,7 @@ export interface Shell {
 export async function readShell(): Promise<Shell | null> {
   try {
     const context = await viewContext();
-    const onCounter = await readOnCounter(sql(), context.household.id);
+    const onCounter = await readCounter(context.household.id);
     return {
       notify_at: context.household.settings.notifyAt,
       temperatures: context.kitchen.appliances.map(({ name, temperatureC, cold }) => ({

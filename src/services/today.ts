@@ -1,9 +1,8 @@
 import { addDays } from '@/core/calendar/calendarDate';
 import { sayFullDate } from '@/core/calendar/sayDate';
 import { sql } from '@/store/database';
-import { readOnCounter } from '@/store/packages';
-import { countNear, countOutside, countPassed, countThawing, type NearCounts } from '@/store/today';
-import { viewContext } from './context';
+import { countToday, type NearCounts } from '@/store/today';
+import { readCounter, viewContext } from './context';
 import { type CounterItem, toCounter } from './counter';
 import { type ApplianceView, readDrawing } from './drawing';
 import { type FirstOutRow, readAnsweredRows, readAskingPage, scopeNamed, scopesOf } from './firstOut';
@@ -33,8 +32,9 @@ export interface TodayView {
 }
 
 const YEAR_DAYS = 365;
+const SOON_DAYS = 3;
 
-function summaryOf({ discard, look, tonight, soon }: NearCounts, thawing: number): string {
+function summaryOf({ discard, look, tonight, soon, thawing }: NearCounts): string {
   const parts = [
     tonight > 0 ? `${tonight} to eat tonight` : '',
     soon > 0 ? `${soon} in the next three days` : '',
@@ -45,9 +45,19 @@ function summaryOf({ discard, look, tonight, soon }: NearCounts, thawing: number
   return parts.length === 0 ? 'Nothing presses. The oldest stands first all the same.' : parts.join(' · ');
 }
 
+/** What Today counts: the last 12 months of what passed among it. */
+function readCounts(
+  householdId: number,
+  today: string,
+  zoneIds: readonly string[] | null,
+): Promise<NearCounts> {
+  const days = { today, soonUntil: addDays(today, SOON_DAYS), since: addDays(today, -YEAR_DAYS) };
+  return countToday(sql(), householdId, { ...days, zoneIds });
+}
+
 /** What passed its date without an answer in the last 12 months. */
 export async function countPassedUnanswered(householdId: number, today: string): Promise<number> {
-  return countPassed(sql(), householdId, { since: addDays(today, -YEAR_DAYS), today });
+  return (await readCounts(householdId, today, null)).passed;
 }
 
 /** The first page of what asks, and the pages after it. */
@@ -62,27 +72,24 @@ export async function readToday(query: { scope?: string | undefined } = {}): Pro
   const { household, kitchen, today } = context;
   const scope = scopeNamed(context, query.scope);
   const zoneIds = scope.zone_ids;
-  const [asking, answered, near, thawing, outside, passed, jobs, appliances, onCounter] = await Promise.all([
+  const [asking, answered, near, jobs, appliances, onCounter] = await Promise.all([
     readAskingPage(context, scope, null),
     readAnsweredRows(context, scope),
-    countNear(sql(), household.id, { today, soonUntil: addDays(today, 3), zoneIds }),
-    countThawing(sql(), household.id),
-    countOutside(sql(), household.id),
-    countPassedUnanswered(household.id, today),
+    readCounts(household.id, today, zoneIds),
     readJobsOfTheDay(context),
     readDrawing(context),
-    readOnCounter(sql(), household.id),
+    readCounter(household.id),
   ]);
   const inZones = appliances
     .flatMap(({ zones }) => zones)
     .filter(({ id }) => zoneIds === null || zoneIds.includes(id))
     .reduce((sum, { packages }) => sum + packages, 0);
-  const total = inZones + (zoneIds === null ? outside : 0);
+  const total = inZones + (zoneIds === null ? near.outside : 0);
   return {
     household: household.name,
     today,
     today_words: sayFullDate(today),
-    summary: summaryOf(near, thawing),
+    summary: summaryOf(near),
     scope: scope.key,
     scopes: scopesOf(context).map(({ key, name }) => ({ key, name })),
     first_out: asking.rows,
@@ -91,7 +98,7 @@ export async function readToday(query: { scope?: string | undefined } = {}): Pro
     answered,
     settled: total - near.asking - near.answered,
     total,
-    passed_unanswered: passed,
+    passed_unanswered: near.passed,
     jobs,
     freezer_zones: kitchen.zones.filter(({ cold }) => cold === 'freezer').map(toPlace),
     appliances: appliances.filter(

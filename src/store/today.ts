@@ -75,7 +75,7 @@ export async function readAnswered(
   return readByIds(sql, householdId, ids);
 }
 
-/** How many of what is near its date stand how. */
+/** What is near its date by how it stands, and what else Today tells as a number. */
 export interface NearCounts {
   asking: number;
   answered: number;
@@ -83,52 +83,84 @@ export interface NearCounts {
   soon: number;
   look: number;
   discard: number;
+  thawing: number;
+  /** Outside every zone: on the counter, or kept out by design. */
+  outside: number;
+  /** Dates that went by with no answer. */
+  passed: number;
 }
 
-/** Counts from the tally of days, whose length does not grow with the packages (EXPLAIN: two ranges of day_tally). */
-export async function countNear(
+/**
+ * All that Today counts, in one statement: of each part EXPLAIN shows a range or a reference of an index. What is near
+ * comes from the tally of days, whose length does not grow with the packages.
+ *
+ * @param since from this day on what passed without an answer is counted
+ */
+export async function countToday(
   sql: Sql,
   householdId: number,
-  { today, soonUntil, ...scope }: Scope & { today: string; soonUntil: string },
+  { today, soonUntil, since, ...scope }: Scope & { today: string; soonUntil: string; since: string },
 ): Promise<NearCounts> {
-  const values = { householdId, today, soonUntil, zoneIds: zonesOf(scope) };
-  const [asking] = await sql.rows<{ asking: string | null }>(
-    `SELECT SUM(packages) AS asking
-       FROM day_tally
-      WHERE household_id = :householdId
-        AND ask_on <= :today
-        ${inScope(scope)}`,
-    values,
+  const [row] = await sql.rows<Record<keyof NearCounts, string | number | null>>(
+    `SELECT asking.asking, answered.answered, due.tonight, due.soon, due.look, due.discard,
+            thawing.thawing, outside.outside, written.count + open.count AS passed
+       FROM (SELECT SUM(packages) AS asking
+               FROM day_tally
+              WHERE household_id = :householdId
+                AND ask_on <= :today
+                ${inScope(scope)}) AS asking
+       JOIN (SELECT COUNT(*) AS answered
+               FROM package
+              WHERE household_id = :householdId
+                AND here = TRUE
+                AND answered = TRUE
+                AND ask_on > :today
+                AND near_on <= :today
+                ${inScope(scope)}) AS answered
+       JOIN (SELECT SUM(packages * (NOT condemned AND governing_date = :today AND best_by >= :today)) AS tonight,
+                    SUM(packages * (NOT condemned AND NOT frozen AND governing_date > :today)) AS soon,
+                    SUM(packages * (NOT condemned AND best_by < :today AND (quality OR governing_date >= :today)))
+                      AS look,
+                    SUM(packages * (condemned OR (NOT quality AND governing_date < :today))) AS discard
+               FROM day_tally
+              WHERE household_id = :householdId
+                AND governing_date <= :soonUntil
+                ${inScope(scope)}) AS due
+       JOIN (SELECT COUNT(*) AS thawing
+               FROM package
+              WHERE household_id = :householdId
+                AND here = TRUE
+                AND state = 'thawing'
+                ${inScope(scope)}) AS thawing
+       JOIN (SELECT COUNT(*) AS outside
+               FROM package
+              WHERE household_id = :householdId
+                AND zone_id IS NULL
+                AND here = TRUE) AS outside
+       JOIN (SELECT COUNT(*) AS count
+               FROM passing
+              WHERE household_id = :householdId
+                AND passed_on >= :since) AS written
+       JOIN (SELECT COUNT(*) AS count
+               FROM package
+              WHERE household_id = :householdId
+                AND here = TRUE
+                AND passing_open = TRUE
+                AND governing_date >= :since
+                AND governing_date < :today) AS open`,
+    { householdId, today, soonUntil, since, zoneIds: zonesOf(scope) },
   );
-  const [answered] = await sql.rows<{ answered: number }>(
-    `SELECT COUNT(*) AS answered
-       FROM package
-      WHERE household_id = :householdId
-        AND here = TRUE
-        AND answered = TRUE
-        AND ask_on > :today
-        AND near_on <= :today
-        ${inScope(scope)}`,
-    values,
-  );
-  const [due] = await sql.rows<Record<'tonight' | 'soon' | 'look' | 'discard', string | null>>(
-    `SELECT SUM(packages * (NOT condemned AND governing_date = :today AND best_by >= :today)) AS tonight,
-            SUM(packages * (NOT condemned AND NOT frozen AND governing_date > :today)) AS soon,
-            SUM(packages * (NOT condemned AND best_by < :today AND (quality OR governing_date >= :today))) AS look,
-            SUM(packages * (condemned OR (NOT quality AND governing_date < :today))) AS discard
-       FROM day_tally
-      WHERE household_id = :householdId
-        AND governing_date <= :soonUntil
-        ${inScope(scope)}`,
-    values,
-  );
+  const count = (key: keyof NearCounts): number => Number(row?.[key] ?? 0);
   return {
-    asking: Number(asking?.asking ?? 0),
-    answered: Number(answered?.answered ?? 0),
-    tonight: Number(due?.tonight ?? 0),
-    soon: Number(due?.soon ?? 0),
-    look: Number(due?.look ?? 0),
-    discard: Number(due?.discard ?? 0),
+    asking: count('asking'),
+    answered: count('answered'),
+    tonight: count('tonight'),
+    soon: count('soon'),
+    look: count('look'),
+    discard: count('discard'),
+    thawing: count('thawing'),
+    outside: count('outside'),
+    passed: count('passed'),
   };
 }
 
@@ -146,19 +178,6 @@ export async function readThawing(sql: Sql, householdId: number, limit: number):
     { householdId, limit },
   );
   return readByIds(sql, householdId, ids);
-}
-
-/** How many thaw now (EXPLAIN: ref over package_state alone). */
-export async function countThawing(sql: Sql, householdId: number): Promise<number> {
-  const [row] = await sql.rows<{ count: number }>(
-    `SELECT COUNT(*) AS count
-       FROM package
-      WHERE household_id = :householdId
-        AND here = TRUE
-        AND state = 'thawing'`,
-    { householdId },
-  );
-  return Number(row?.count ?? 0);
 }
 
 /** A package as the drawing needs it. */
@@ -226,30 +245,4 @@ export async function countOutside(sql: Sql, householdId: number): Promise<numbe
     { householdId },
   );
   return Number(row?.count ?? 0);
-}
-
-/** What passed its date without an answer since a day: written down already, or passing now. */
-export async function countPassed(
-  sql: Sql,
-  householdId: number,
-  { since, today }: { since: string; today: string },
-): Promise<number> {
-  const [written] = await sql.rows<{ count: number }>(
-    `SELECT COUNT(*) AS count
-       FROM passing
-      WHERE household_id = :householdId
-        AND passed_on >= :since`,
-    { householdId, since },
-  );
-  const [open] = await sql.rows<{ count: number }>(
-    `SELECT COUNT(*) AS count
-       FROM package
-      WHERE household_id = :householdId
-        AND here = TRUE
-        AND passing_open = TRUE
-        AND governing_date >= :since
-        AND governing_date < :today`,
-    { householdId, since, today },
-  );
-  return Number(written?.count ?? 0) + Number(open?.count ?? 0);
 }

@@ -1,6 +1,6 @@
 'use client';
 
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type { FirstOutRow } from '@/services/firstOut';
 import type { AnswerChoice } from '@/core/firstout/answerChoices';
 import type { PlaceView } from '@/services/packageView';
@@ -40,10 +40,15 @@ export function FirstOutRowItem({
   const { showPackage } = useDoor();
   const [asked, setAsked] = useState<AnswerChoice | null>(null);
   const { view, packages } = row;
+  const item = useRef<HTMLLIElement>(null);
+  useEffect(() => {
+    if (chosen) item.current?.scrollIntoView({ block: 'nearest' });
+  }, [chosen, asked]);
   const count = packages.length;
   const told = note(row);
   return (
     <li
+      ref={item}
       data-row={view.id}
       data-codes={packages.map(({ code }) => code).join(' ')}
       data-zone={view.zone?.id ?? ''}

@@ -2,20 +2,39 @@
 
 import { useEffect, useState } from 'react';
 
-interface Line {
-  from: { x: number; y: number };
-  to: { x: number; y: number };
-}
+/** Corners of the line, from the row to its zone, in pixels of the window. */
+type Corners = { x: number; y: number }[];
 
-/** Where the line runs from a row to its zone; `null` while one of them is out of sight. */
-function measure(row: HTMLElement, zone: HTMLElement): Line | null {
+const GAP = 6;
+
+/**
+ * Where the line runs: from the row into the gap beside the list, over the top of the drawing, down the gap beside the
+ * zone's appliance and into the zone, so that it crosses nobody's words. `null` while row or zone is out of sight.
+ */
+function measure(row: HTMLElement, zone: HTMLElement): Corners | null {
   const a = row.getBoundingClientRect();
   const b = zone.getBoundingClientRect();
   const list = row.closest('.overflow-y-auto')?.getBoundingClientRect();
+  const appliance = zone.closest('article')?.getBoundingClientRect();
   const y = a.top + 26;
-  if (list && (y < list.top || y > list.bottom)) return null;
+  if (!appliance || (list && (y < list.top || y > list.bottom))) return null;
   if (a.width === 0 || b.width === 0 || a.left < b.right) return null;
-  return { from: { x: a.left, y }, to: { x: b.right - 6, y: b.top + Math.min(b.height / 2, 28) } };
+  const beside = a.left - GAP;
+  const over = Math.max(appliance.top - GAP, 60);
+  // A zone behind the door's column is entered from the other side.
+  const behindDoor = appliance.right - b.right > 2 * GAP;
+  const down = behindDoor ? appliance.left - GAP : appliance.right + GAP;
+  const end = { x: behindDoor ? b.left : b.right, y: b.top + 12 };
+  if (Math.abs(beside - down) < 2 * GAP)
+    return [{ x: a.left, y }, { x: down, y }, { x: down, y: end.y }, end];
+  return [
+    { x: a.left, y },
+    { x: beside, y },
+    { x: beside, y: over },
+    { x: down, y: over },
+    { x: down, y: end.y },
+    end,
+  ];
 }
 
 /**
@@ -23,7 +42,7 @@ function measure(row: HTMLElement, zone: HTMLElement): Line | null {
  * row tells its place in words too, so nothing depends on it.
  */
 export function LeaderLine({ rowId }: { rowId: string | null }) {
-  const [line, setLine] = useState<Line | null>(null);
+  const [line, setLine] = useState<Corners | null>(null);
   useEffect(() => {
     const row = rowId === null ? null : document.querySelector<HTMLElement>(`[data-row="${rowId}"]`);
     const zoneId = row?.dataset.zone;
@@ -41,24 +60,22 @@ export function LeaderLine({ rowId }: { rowId: string | null }) {
       setLine(null);
     };
   }, [rowId]);
-  if (!line) return null;
-  const { from, to } = line;
-  const bend = from.x - 10;
+  const end = line?.at(-1);
+  if (!line || !end) return null;
   return (
     <svg
       aria-hidden
       className="pointer-events-none fixed inset-0 z-30 h-full w-full max-lg:hidden"
       data-leader
     >
-      <path
-        d={`M ${from.x} ${from.y} H ${bend} L ${to.x + 14} ${to.y} H ${to.x}`}
+      <polyline
+        points={line.map(({ x, y }) => `${x},${y}`).join(' ')}
         fill="none"
         stroke="var(--deep)"
         strokeWidth="2.5"
-        strokeDasharray="1 6"
-        strokeLinecap="round"
+        strokeLinejoin="round"
       />
-      <circle cx={to.x} cy={to.y} r="6" fill="var(--deep)" />
+      <circle cx={end.x} cy={end.y} r="5" fill="var(--deep)" />
     </svg>
   );
 }
