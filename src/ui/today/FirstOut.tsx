@@ -5,6 +5,7 @@ import type { FirstOutRow } from '@/services/firstOut';
 import type { TodayView } from '@/services/today';
 import { useDoor } from '../door/DoorProvider';
 import { fetchJson } from '../door/sendCommand';
+import { beginLine } from '../quickline/beginLine';
 import { FirstOutRowItem } from './FirstOutRowItem';
 
 interface Page {
@@ -62,7 +63,7 @@ export function FirstOut({
     }
   };
   return (
-    <section aria-labelledby="first-out" className="card flex min-h-0 flex-col px-4 pt-3">
+    <section aria-labelledby="first-out" className="card flex min-h-0 flex-col px-4 pt-3 lg:flex-1">
       <header className="border-b border-line pb-2">
         <h2 id="first-out" className="text-lg">
           First out
@@ -71,10 +72,20 @@ export function FirstOut({
       </header>
       <div className="-mx-2 min-h-0 flex-1 overflow-y-auto" onKeyDown={moveFocus}>
         {rows.length === 0 ? (
-          <p className="px-2 py-6 text-lg">
-            Nothing asks for an answer. When something comes near its date it stands here, with what to do. To
-            put food in, type a line at the bottom: <b>trout 1.6 kg / 4 flat &gt; layer 1</b>
-          </p>
+          <div className="space-y-3 px-2 py-6 text-lg">
+            <p>
+              Nothing asks for an answer. When something comes near its date it stands here, with what to do.
+            </p>
+            <p>To put food in, type a line at the bottom: what it is, how much, how many packs, where.</p>
+            <button
+              type="button"
+              className="button"
+              data-main="true"
+              onClick={() => beginLine('trout 1.6 kg / 4 flat > ')}
+            >
+              Begin with an example
+            </button>
+          </div>
         ) : (
           <ol aria-label="Asks for an answer" className="divide-y divide-line">
             {rows.map(item)}

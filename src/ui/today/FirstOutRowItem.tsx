@@ -83,7 +83,7 @@ export function FirstOutRowItem({
             {view.food.name} · {count > 1 ? `${count} × ` : ''}
             {view.amount_words}
           </span>
-          <span className="line-clamp-2 block text-[0.9375rem] leading-snug text-slate">
+          <span className="line-clamp-2 text-[0.9375rem] leading-snug text-slate">
             {told !== '' && (
               <b className={`font-semibold ${view.band === 'past' ? 'text-beet' : 'text-deep'}`}>{told} · </b>
             )}
