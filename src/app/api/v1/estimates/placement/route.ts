@@ -1,0 +1,5 @@
+import { estimatePlacement } from '@/services/placement';
+import { readBody, respond } from '../../respond';
+
+export const POST = (request: Request): Promise<Response> =>
+  respond(async () => estimatePlacement(await readBody(request)));

@@ -1,0 +1,97 @@
+import type { Food } from '../foods/food';
+import { isFreezerZone, isRaw, type PlacingPackage, type PlacingZone } from './placing';
+
+/** Why a package may not lie in a zone. */
+export interface PlacingRefusal {
+  rule: 'P1' | 'P2' | 'P3' | 'P4' | 'P5' | 'P6';
+  says: string;
+}
+
+/** Room for a hand beside and above what does not give. */
+const HAND_MM = 40;
+const WARMEST_C = 4;
+const ANIMAL = ['meat', 'fish', 'shellfish'];
+
+/** True when a household's word ("dairy", "raw", "vegetarian", "leftovers") is said of a food. */
+export function isCalled(food: Food, word: string): boolean {
+  const tag = word.trim().toLowerCase();
+  switch (tag) {
+    case 'raw':
+      return isRaw(food);
+    case 'vegetarian':
+      return !food.dietTags.some((own) => ANIMAL.includes(own)) && !isRaw(food);
+    case 'vegan':
+    case 'plant-only':
+      return (
+        food.dietTags.includes('plant') &&
+        !food.dietTags.some((own) => [...ANIMAL, 'dairy', 'egg'].includes(own))
+      );
+    default:
+      return (
+        food.dietTags.includes(tag) ||
+        food.group === tag ||
+        food.id === tag ||
+        food.readiness === tag ||
+        food.outageClass === tag
+      );
+  }
+}
+
+function temperatureFault({ food, state }: PlacingPackage, zone: PlacingZone): PlacingRefusal | null {
+  const freezer = isFreezerZone(zone);
+  if (state === 'frozen') {
+    if (food.freezeFit === 'no') return { rule: 'P1', says: `${food.name} is not for freezing.` };
+    return freezer ? null : { rule: 'P1', says: 'Frozen food lies in a freezer zone only.' };
+  }
+  if (freezer) return { rule: 'P1', says: 'Chilled food does not lie in a freezer zone.' };
+  if (!food.controlled) return null;
+  if (zone.kind === 'door' && zone.temperatureC === null) {
+    return {
+      rule: 'P2',
+      says: `${food.name} lies in a door only where it is measured at ${WARMEST_C} °C or colder.`,
+    };
+  }
+  return zone.temperatureC !== null && zone.temperatureC > WARMEST_C
+    ? {
+        rule: 'P2',
+        says: `${food.name} needs ${WARMEST_C} °C or colder; it is ${zone.temperatureC} °C there.`,
+      }
+    : null;
+}
+
+function ownRuleFault({ food }: PlacingPackage, { only, never }: PlacingZone): PlacingRefusal | null {
+  const barred = never.find((word) => isCalled(food, word));
+  if (barred !== undefined) return { rule: 'P4', says: `This zone is never for ${barred}.` };
+  return only.length > 0 && !only.some((word) => isCalled(food, word))
+    ? { rule: 'P4', says: `This zone is only for ${only.join(', ')}.` }
+    : null;
+}
+
+/** True when a piece goes in, whichever way it is turned, with room for a hand beside and above it. */
+export function fitsIn(rigidMm: readonly number[], zone: PlacingZone): boolean {
+  const piece = [...rigidMm].sort((a, b) => a - b);
+  const room = [
+    zone.widthMm === null ? Infinity : zone.widthMm - HAND_MM,
+    zone.depthMm ?? Infinity,
+    zone.heightMm === null ? Infinity : zone.heightMm - HAND_MM,
+  ].sort((a, b) => a - b);
+  return piece.every((side, at) => side <= (room[at] ?? Infinity));
+}
+
+/**
+ * Why a package may not lie in a zone by itself (RULES 4, the hard rules but for P3, which looks at neighbours); `null`
+ * when it may.
+ */
+export function hardFault(found: PlacingPackage, zone: PlacingZone): PlacingRefusal | null {
+  const fault = temperatureFault(found, zone) ?? ownRuleFault(found, zone);
+  if (fault) return fault;
+  if (found.rigidMm && !fitsIn(found.rigidMm, zone)) {
+    return {
+      rule: 'P6',
+      says: `Its largest piece, ${found.rigidMm.join(' × ')} mm, does not go in with room for a hand.`,
+    };
+  }
+  return found.litres > zone.freeLitres
+    ? { rule: 'P5', says: `It needs ${found.litres} litres; ${zone.freeLitres} are free there.` }
+    : null;
+}

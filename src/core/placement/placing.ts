@@ -1,0 +1,55 @@
+import type { Food } from '../foods/food';
+
+export const ZONE_KINDS = ['shelf', 'drawer', 'door', 'bin', 'basket', 'layer'] as const;
+
+/** A zone as the solver sees it. Litres, mm, °C; `order` counts from the top. */
+export interface PlacingZone {
+  id: string;
+  appliance: string;
+  kind: (typeof ZONE_KINDS)[number];
+  /** `null`: nobody measured it. */
+  temperatureC: number | null;
+  humidity: 'low' | 'high' | null;
+  order: number;
+  freeLitres: number;
+  litres: number;
+  widthMm: number | null;
+  depthMm: number | null;
+  heightMm: number | null;
+  leakproof: boolean;
+  /** Tags, groups or kinds of food; empty: anything. */
+  only: readonly string[];
+  never: readonly string[];
+  purpose: string;
+  /** What must be lifted out to reach it. */
+  lifts: number;
+}
+
+/** A package that wants a place. */
+export interface PlacingPackage {
+  id: string;
+  food: Food;
+  state: 'chilled' | 'frozen';
+  litres: number;
+  /** Largest piece that does not give, mm; `null`: none. */
+  rigidMm: readonly [number, number, number] | null;
+  daysLeft: number | null;
+  takesPerWeek: number;
+}
+
+/** What lies in a zone already. */
+export interface PlacedFood {
+  zone: string;
+  food: Food;
+}
+
+/** At this and colder a zone is a freezer's, °C. */
+const FREEZER_C = -6;
+
+export const isFreezerZone = ({ temperatureC }: PlacingZone): boolean =>
+  temperatureC !== null && temperatureC <= FREEZER_C;
+
+export const isRaw = ({ readiness }: Food): boolean => readiness === 'raw-animal';
+/** Food that raw juice must never reach: eaten as it is, or only washed. */
+export const isExposed = ({ readiness }: Food): boolean =>
+  readiness === 'ready-to-eat' || readiness === 'needs-wash';

@@ -1,0 +1,111 @@
+import type { Food } from '../foods/food';
+import { isFreezerZone, isRaw, type PlacedFood, type PlacingPackage, type PlacingZone } from './placing';
+
+/** Points of a placing and the reasons for them. */
+export interface Score {
+  points: number;
+  reasons: string[];
+}
+
+/** Weights of the soft rules; our own judgement, in points. */
+const POINTS = {
+  home: 30,
+  purpose: 18,
+  wrongPurpose: -8,
+  humidity: 12,
+  ethylene: -25,
+  sameFood: 10,
+  sameGroup: 5,
+  inSight: 8,
+  lift: -4,
+  low: 1,
+  room: 3,
+} as const;
+const SOON_DAYS = 3;
+const HEAVY_LITRES = 2;
+
+/** Where a zone stands in its appliance: 0 at the top, 1 at the bottom. */
+function depthOf(zone: PlacingZone, zones: readonly PlacingZone[]): number {
+  const orders = zones.filter(({ appliance }) => appliance === zone.appliance).map(({ order }) => order);
+  const [top, bottom] = [Math.min(...orders), Math.max(...orders)];
+  return bottom === top ? 0.5 : (zone.order - top) / (bottom - top);
+}
+
+function isHome({ home }: Food, zone: PlacingZone, depth: number): boolean {
+  const shelf = zone.kind === 'shelf' || zone.kind === 'bin';
+  switch (home) {
+    case 'fridge-upper':
+      return shelf && depth <= 0.4;
+    case 'fridge-middle':
+      return shelf && depth >= 0.2 && depth <= 0.7;
+    case 'fridge-lower-back':
+      return shelf && depth >= 0.4;
+    case 'door':
+      return zone.kind === 'door';
+    case 'crisper-high':
+      return zone.kind === 'drawer' && zone.humidity !== 'low';
+    case 'crisper-low':
+      return zone.kind === 'drawer' && zone.humidity !== 'high';
+    case 'freezer':
+      return isFreezerZone(zone);
+    case 'counter':
+    case 'cupboard':
+      return false;
+  }
+}
+
+const clash = (a: Food, b: Food): boolean =>
+  (['giver', 'both'].includes(a.ethylene) && ['taker', 'both'].includes(b.ethylene)) ||
+  (['giver', 'both'].includes(b.ethylene) && ['taker', 'both'].includes(a.ethylene));
+
+function purposePoints({ food, daysLeft }: PlacingPackage, { purpose }: PlacingZone): [number, string] {
+  const wanted = purpose.trim().toLowerCase();
+  if (wanted === '') return [0, ''];
+  const meets =
+    (wanted.includes('leftover') && food.group === 'leftovers') ||
+    (wanted.includes('use-up') && daysLeft !== null && daysLeft <= SOON_DAYS) ||
+    (wanted.includes('raw') && isRaw(food)) ||
+    wanted.includes(food.group) ||
+    food.dietTags.some((tag) => wanted.includes(tag));
+  return meets ? [POINTS.purpose, `the zone is for ${purpose}`] : [POINTS.wrongPurpose, ''];
+}
+
+/** How well a package lies in a zone (RULES 4, the soft rules), with a reason for every point of weight. */
+export function softScore(
+  found: PlacingPackage,
+  zone: PlacingZone,
+  zones: readonly PlacingZone[],
+  contents: readonly PlacedFood[],
+): Score {
+  const { food } = found;
+  const reasons: string[] = [];
+  let points = 0;
+  const add = (more: number, reason: string): void => {
+    points += more;
+    if (reason !== '' && more !== 0) reasons.push(reason);
+  };
+  const depth = depthOf(zone, zones);
+  if (found.state === 'chilled' && isHome(food, zone, depth))
+    add(POINTS.home, `its best home: ${food.home.replaceAll('-', ' ')}`);
+  if (zone.humidity !== null && (food.home === 'crisper-high' || food.home === 'crisper-low')) {
+    const right = food.home === `crisper-${zone.humidity}`;
+    add(right ? POINTS.humidity : -POINTS.humidity, right ? `${zone.humidity} humidity suits it` : '');
+  }
+  add(...purposePoints(found, zone));
+  const inside = contents.filter((one) => one.zone === zone.id);
+  if (inside.some((one) => clash(one.food, food))) add(POINTS.ethylene, 'ethylene: givers ripen takers');
+  if (inside.some((one) => one.food.id === food.id)) add(POINTS.sameFood, 'beside what is the same');
+  else if (inside.some((one) => one.food.group === food.group)) add(POINTS.sameGroup, 'beside its like');
+  if (found.daysLeft !== null && found.daysLeft <= SOON_DAYS && zone.lifts === 0 && zone.kind !== 'drawer') {
+    add(POINTS.inSight, 'a short date, kept in sight');
+  }
+  if (zone.lifts > 0 && found.takesPerWeek > 0) {
+    const lifts = found.takesPerWeek * zone.lifts;
+    add(POINTS.lift * lifts, `${Number(lifts.toFixed(1))} lifts a week to reach it`);
+  }
+  if (found.litres >= HEAVY_LITRES)
+    add(POINTS.low * depth * found.litres, depth >= 0.5 ? 'heavy things low' : '');
+  add(zone.litres > 0 ? POINTS.room * (zone.freeLitres / zone.litres) : 0, '');
+  if (reasons.length === 0) reasons.push('there is room, and no rule speaks against it');
+  return { points, reasons };
+}

@@ -1,0 +1,210 @@
+import loadHighs from 'highs';
+import Joi from 'joi';
+import { type PlacedFood, type PlacingPackage, type PlacingZone, ZONE_KINDS } from '@/core/placement/placing';
+import { hardFault } from '@/core/placement/hardRules';
+import { mayDrip } from '@/core/placement/neighbours';
+import { placementModel, refusalOf } from '@/core/placement/placementModel';
+import { isExposed, isFreezerZone, isRaw } from '@/core/placement/placing';
+import { softScore } from '@/core/placement/softScore';
+import { foodNamed, ourHousehold, referenceOf } from './household';
+import { Problem } from './problem';
+import { plainText, validate } from './validate';
+
+const id = Joi.string().trim().min(1).max(80);
+const mm = Joi.number().min(1).max(5000).allow(null).default(null);
+const litres = Joi.number().min(0).max(3000);
+const words = Joi.array().items(plainText(60).min(1)).max(20).allow(null).default([]);
+
+export const placementSchema = Joi.object({
+  zones: Joi.array()
+    .items(
+      Joi.object({
+        id: id.required(),
+        appliance: id.required(),
+        kind: Joi.string()
+          .valid(...ZONE_KINDS)
+          .required(),
+        temperature_c: Joi.number().min(-60).max(60).allow(null).default(null),
+        humidity: Joi.string().valid('low', 'high', 'null').allow(null).default(null),
+        order: Joi.number().min(0).max(1000).default(1),
+        litres: litres.default(0),
+        free_litres: litres.required(),
+        width_mm: mm,
+        depth_mm: mm,
+        height_mm: mm,
+        leakproof: Joi.boolean().default(false),
+        only: words,
+        never: words,
+        purpose: plainText(80).allow('', null).default(''),
+        lifts: Joi.number().min(0).max(50).default(0),
+      }),
+    )
+    .max(200)
+    .unique('id')
+    .required(),
+  contents: Joi.array()
+    .items(Joi.object({ zone: id.required(), food: id.required() }))
+    .max(2000)
+    .default([]),
+  packages: Joi.array()
+    .items(
+      Joi.object({
+        id: id.required(),
+        food: id.required(),
+        state: Joi.string().valid('chilled', 'frozen').required(),
+        litres: litres.required(),
+        rigid_mm: Joi.array().items(Joi.number().min(1).max(5000)).length(3).allow(null).default(null),
+        days_left: Joi.number().min(-10_000).max(10_000).allow(null).default(null),
+        takes_per_week: Joi.number().min(0).max(1000).allow(null).default(0),
+      }),
+    )
+    .max(200)
+    .unique('id')
+    .required(),
+}).meta({ className: 'PlacementRequest' });
+
+interface PlacementRequest {
+  zones: {
+    id: string;
+    appliance: string;
+    kind: PlacingZone['kind'];
+    temperature_c: number | null;
+    humidity: 'low' | 'high' | 'null' | null;
+    order: number;
+    litres: number;
+    free_litres: number;
+    width_mm: number | null;
+    depth_mm: number | null;
+    height_mm: number | null;
+    leakproof: boolean;
+    only: string[] | null;
+    never: string[] | null;
+    purpose: string | null;
+    lifts: number;
+  }[];
+  contents: { zone: string; food: string }[];
+  packages: {
+    id: string;
+    food: string;
+    state: 'chilled' | 'frozen';
+    litres: number;
+    rigid_mm: [number, number, number] | null;
+    days_left: number | null;
+    takes_per_week: number | null;
+  }[];
+}
+
+const toZone = (zone: PlacementRequest['zones'][number]): PlacingZone => ({
+  id: zone.id,
+  appliance: zone.appliance,
+  kind: zone.kind,
+  temperatureC: zone.temperature_c,
+  humidity: zone.humidity === 'null' ? null : zone.humidity,
+  order: zone.order,
+  freeLitres: zone.free_litres,
+  litres: zone.litres,
+  widthMm: zone.width_mm,
+  depthMm: zone.depth_mm,
+  heightMm: zone.height_mm,
+  leakproof: zone.leakproof,
+  only: zone.only ?? [],
+  never: zone.never ?? [],
+  purpose: zone.purpose ?? '',
+  lifts: zone.lifts,
+});
+
+const SOLVE_SECONDS = 10;
+/** A move is worth telling from this gain on, in points. */
+const WORTH_MOVING = 15;
+const HARD_GAIN = 100;
+const MOST_MOVES = 10;
+
+/** Solves the model; the positions of `possible` that were chosen. */
+async function solve(lp: string): Promise<number[]> {
+  const highs = await loadHighs();
+  const { Columns } = highs.solve(lp, { time_limit: SOLVE_SECONDS, mip_rel_gap: 0, output_flag: false });
+  return Object.entries(Columns)
+    .filter(([name, column]) => /^x\d+$/.test(name) && 'Primal' in column && (column.Primal ?? 0) > 0.5)
+    .map(([name]) => Number(name.slice(1)));
+}
+
+/** Moves of what lies there already, each a suggestion with its gain. */
+function movesOf(zones: readonly PlacingZone[], contents: readonly PlacedFood[]) {
+  const moves = contents.flatMap(({ zone: from, food }) => {
+    const here = zones.find(({ id: zoneId }) => zoneId === from);
+    if (!here) return [];
+    const one: PlacingPackage = {
+      id: '',
+      food,
+      state: isFreezerZone(here) ? 'frozen' : 'chilled',
+      litres: 0,
+      rigidMm: null,
+      daysLeft: null,
+      takesPerWeek: 0,
+    };
+    const others = contents.filter((other) => other.food !== food || other.zone !== from);
+    const drips = (zone: PlacingZone): boolean =>
+      others.some((other) => {
+        const there = zones.find(({ id: zoneId }) => zoneId === other.zone);
+        if (!there) return false;
+        return (
+          (isRaw(food) && isExposed(other.food) && mayDrip(zone, there)) ||
+          (isExposed(food) && isRaw(other.food) && mayDrip(there, zone))
+        );
+      });
+    const fault =
+      hardFault(one, here) ??
+      (drips(here) ? { says: 'raw juice could reach food that is eaten as it is' } : null);
+    const now = softScore(one, here, zones, others).points - (fault ? HARD_GAIN : 0);
+    const [best] = zones
+      .filter((zone) => zone.id !== from && hardFault(one, zone) === null && !drips(zone))
+      .map((zone) => ({ zone, score: softScore(one, zone, zones, others) }))
+      .sort((a, b) => b.score.points - a.score.points);
+    const gain = best ? best.score.points - now : 0;
+    if (!best || gain < WORTH_MOVING) return [];
+    const why = fault ? fault.says : best.score.reasons.join('; ');
+    return [
+      { food: food.id, from, to: best.zone.id, gain: Number(gain.toFixed(1)), says: `${food.name}: ${why}` },
+    ];
+  });
+  return moves.sort((a, b) => b.gain - a.gain).slice(0, MOST_MOVES);
+}
+
+/** POST /api/v1/estimates/placement: a place for each package of a haul, all at once. @throws Problem */
+export async function estimatePlacement(body: unknown) {
+  const request = validate<PlacementRequest>(placementSchema, body);
+  const household = await ourHousehold();
+  const { index } = await referenceOf(household.id);
+  const zones = request.zones.map(toZone);
+  const unknown = request.contents.find(({ zone }) => !zones.some(({ id: zoneId }) => zoneId === zone));
+  if (unknown) {
+    throw new Problem(422, 'unknown-zone', `There is no zone “${unknown.zone}” to hold ${unknown.food}.`, {
+      fields: [{ path: 'contents', message: `zone ${unknown.zone} is not among the zones` }],
+    });
+  }
+  const contents = request.contents.map(({ zone, food }) => ({ zone, food: foodNamed(index, food) }));
+  const packages = request.packages.map((found): PlacingPackage => ({
+    id: found.id,
+    food: foodNamed(index, found.food),
+    state: found.state,
+    litres: found.litres,
+    rigidMm: found.rigid_mm,
+    daysLeft: found.days_left,
+    takesPerWeek: found.takes_per_week ?? 0,
+  }));
+  const { possible, faults, lp } = placementModel(zones, contents, packages);
+  const chosen = possible.length === 0 ? [] : (await solve(lp)).flatMap((at) => possible[at] ?? []);
+  const placed = new Set(chosen.map((one) => one.package));
+  return {
+    assignments: chosen.map(({ package: p, zone, score }) => ({
+      id: packages[p]?.id,
+      zone: zones[zone]?.id,
+      score: Number(score.points.toFixed(1)),
+      reasons: score.reasons,
+    })),
+    refused: packages.flatMap((found, p) =>
+      placed.has(p) ? [] : [{ id: found.id, ...refusalOf(found, faults[p] ?? [], zones.length) }],
+    ),
+    moves: movesOf(zones, contents),
+  };
+}
