@@ -23,6 +23,9 @@ export interface PlacementModel {
 const PLACED = 1000;
 /** No score makes it better to leave a package standing. */
 const LEAST = -900;
+
+/** What a placing is worth to the whole: that it is placed at all, then its score. */
+export const worthOf = ({ score }: Possible): number => PLACED + Math.max(LEAST, score.points);
 const PER_LINE = 40;
 
 const DRIP: PlacingRefusal = {

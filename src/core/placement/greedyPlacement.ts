@@ -1,0 +1,144 @@
+import { mayDrip } from './neighbours';
+import type { Possible } from './placementModel';
+import { isExposed, isRaw, type PlacingPackage, type PlacingZone } from './placing';
+
+const MOST_ROUNDS = 40;
+/** Room that rounding leaves, litres. */
+const HAIR = 1e-9;
+
+/** Packages lying in zones while a good placement is looked for. */
+class Lying {
+  /** For each package the possible it took; `null`: none yet. */
+  readonly took: (Possible | null)[];
+  private readonly free: number[];
+
+  constructor(
+    private readonly zones: readonly PlacingZone[],
+    private readonly packages: readonly PlacingPackage[],
+  ) {
+    this.took = packages.map(() => null);
+    this.free = zones.map(({ freeLitres }) => freeLitres);
+  }
+
+  private found(at: number): PlacingPackage {
+    return this.packages[at] as PlacingPackage;
+  }
+
+  /** True when the package may lie there beside all that lies already (P3, P5). */
+  mayTake(one: Possible): boolean {
+    const { food, litres } = this.found(one.package);
+    if (litres > (this.free[one.zone] ?? 0) + HAIR) return false;
+    const [raw, exposed] = [isRaw(food), isExposed(food)];
+    if (!raw && !exposed) return true;
+    const there = this.zones[one.zone] as PlacingZone;
+    return this.took.every((other) => {
+      if (other === null || other.package === one.package) return true;
+      const beside = this.found(other.package).food;
+      const zone = this.zones[other.zone] as PlacingZone;
+      if (raw && isExposed(beside)) return !mayDrip(there, zone);
+      return !(exposed && isRaw(beside)) || !mayDrip(zone, there);
+    });
+  }
+
+  take(one: Possible): void {
+    this.took[one.package] = one;
+    this.free[one.zone] = (this.free[one.zone] ?? 0) - this.found(one.package).litres;
+  }
+
+  drop(at: number): Possible | null {
+    const one = this.took[at] ?? null;
+    if (one === null) return null;
+    this.took[at] = null;
+    this.free[one.zone] = (this.free[one.zone] ?? 0) + this.found(at).litres;
+    return one;
+  }
+}
+
+/** Moves a package to the best zone that takes it now. @returns true when that is better than where it lay */
+function improve(lying: Lying, mine: readonly Possible[], at: number): boolean {
+  const before = lying.drop(at);
+  const better = mine.find(
+    (one) => (before === null || one.score.points > before.score.points) && lying.mayTake(one),
+  );
+  if (better) lying.take(better);
+  else if (before) lying.take(before);
+  return better !== undefined;
+}
+
+/** Makes room for a package by moving one other, when both then lie somewhere. */
+function squeeze(lying: Lying, options: readonly (readonly Possible[])[], at: number): boolean {
+  for (const wanted of options[at] ?? []) {
+    for (let other = 0; other < options.length; other++) {
+      if (other === at || lying.took[other]?.zone !== wanted.zone) continue;
+      const before = lying.drop(other);
+      if (before && lying.mayTake(wanted)) {
+        lying.take(wanted);
+        const elsewhere = options[other]?.find((one) => one.zone !== wanted.zone && lying.mayTake(one));
+        if (elsewhere) {
+          lying.take(elsewhere);
+          return true;
+        }
+        lying.drop(at);
+      }
+      if (before) lying.take(before);
+    }
+  }
+  return false;
+}
+
+/** Changes places of two packages when that is better for both together. */
+function swap(lying: Lying, options: readonly (readonly Possible[])[], a: number, b: number): boolean {
+  const [one, two] = [lying.took[a], lying.took[b]];
+  if (!one || !two || one.zone === two.zone) return false;
+  const oneThere = options[a]?.find(({ zone }) => zone === two.zone);
+  const twoHere = options[b]?.find(({ zone }) => zone === one.zone);
+  if (!oneThere || !twoHere) return false;
+  const gain = oneThere.score.points + twoHere.score.points - one.score.points - two.score.points;
+  if (gain <= HAIR) return false;
+  lying.drop(a);
+  lying.drop(b);
+  if (lying.mayTake(oneThere)) {
+    lying.take(oneThere);
+    if (lying.mayTake(twoHere)) {
+      lying.take(twoHere);
+      return true;
+    }
+    lying.drop(a);
+  }
+  lying.take(one);
+  lying.take(two);
+  return false;
+}
+
+/**
+ * A good placement without a solver: the choosiest packages first, each to its best zone, then moves, squeezes and swaps
+ * until nothing gets better. What the solver finds in its time is measured against it.
+ */
+export function greedyPlacement(
+  zones: readonly PlacingZone[],
+  packages: readonly PlacingPackage[],
+  possible: readonly Possible[],
+): Possible[] {
+  const options = packages.map((_, at) =>
+    possible.filter((one) => one.package === at).sort((a, b) => b.score.points - a.score.points),
+  );
+  const lying = new Lying(zones, packages);
+  const order = packages
+    .map((_, at) => at)
+    .sort(
+      (a, b) =>
+        (options[a]?.length ?? 0) - (options[b]?.length ?? 0) ||
+        (packages[b]?.litres ?? 0) - (packages[a]?.litres ?? 0),
+    );
+  for (const at of order) improve(lying, options[at] ?? [], at);
+  for (let round = 0; round < MOST_ROUNDS; round++) {
+    let better = false;
+    for (const at of order) {
+      if (lying.took[at] === null) better = squeeze(lying, options, at) || better;
+      better = improve(lying, options[at] ?? [], at) || better;
+      for (const other of order) if (other > at) better = swap(lying, options, at, other) || better;
+    }
+    if (!better) break;
+  }
+  return lying.took.filter((one): one is Possible => one !== null);
+}
