@@ -13,6 +13,7 @@ import {
 import { judgeKeeping, keepingOn } from '@/core/keeping/judgeKeeping';
 import { planPortions, type PortionPlan } from '@/core/portions/planPortions';
 import { APPETITES } from '@/core/portions/portionGrams';
+import { packHours } from '@/core/thermal/packageThawHours';
 import { todayIn } from './clock';
 import { foodNamed, ourHousehold, referenceOf } from './household';
 import { dateSchema, plainText, validate } from './validate';
@@ -194,8 +195,9 @@ export async function estimatePortions(body: unknown) {
     container?.kind === 'bag' && container.length_mm && container.width_mm
       ? { lengthMm: container.length_mm, widthMm: container.width_mm }
       : null;
+  const food = foodNamed(index, request.food);
   const answer = planPortions({
-    food: foodNamed(index, request.food),
+    food,
     totalG: request.total_g,
     plan: toPlan(request.plan),
     priceMinor: request.price_minor,
@@ -204,13 +206,21 @@ export async function estimatePortions(body: unknown) {
     freezerL: request.freezer_l ?? null,
   });
   return {
-    packs: answer.packs.map((pack) => ({
-      count: pack.count,
-      amount_g: pack.amountG,
-      price_minor: pack.priceMinor,
-      form: pack.form,
-      thickness_mm: pack.thicknessMm,
-    })),
+    packs: answer.packs.map((pack) => {
+      const hours =
+        food.freezeFit === 'no'
+          ? null
+          : packHours(food, pack.amountG, pack.thicknessMm === null ? null : bag);
+      return {
+        count: pack.count,
+        amount_g: pack.amountG,
+        price_minor: pack.priceMinor,
+        form: pack.form,
+        thickness_mm: pack.thicknessMm,
+        freeze_hours: hours?.freeze ?? null,
+        thaw: hours && { fridge: hours.thawFridge, cold_water: hours.thawColdWater },
+      };
+    }),
     alternatives: answer.alternatives.map(({ packs, largestG, smallestG }) => ({
       packs,
       largest_g: largestG,

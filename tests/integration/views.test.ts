@@ -258,6 +258,15 @@ describe('calculators', () => {
         0,
       );
     expect([sum('amount_g'), sum('price_minor')]).toEqual([3900, 2820]);
+    const flat = await post('/api/v1/estimates/portions', {
+      ...request,
+      form: 'flat',
+      container: { kind: 'bag', length_mm: 270, width_mm: 260 },
+    });
+    const [lump, sheet] = [body.packs[0], flat.body.packs[0]];
+    expect(sheet.thaw.fridge).toBeLessThan(lump.thaw.fridge);
+    expect(sheet.thaw.cold_water).toBeLessThan(sheet.thaw.fridge);
+    expect(sheet.freeze_hours).toBeLessThan(lump.freeze_hours);
     const { currency: _gone, ...rest } = request;
     expect((await post('/api/v1/estimates/portions', rest)).status).toBe(400);
     expect((await post('/api/v1/estimates/portions', { ...request, plan: { eaters: 0 } })).status).toBe(400);

@@ -3,7 +3,7 @@ import type { Form } from '../ledger/intakeLine';
 import type { AmountUnit } from '../units/sayAmount';
 import type { PackageShape } from './bodyOfShape';
 import { heatHours } from './heatHours';
-import { THAW_MEDIA } from './heatMedia';
+import { FREEZE_MEDIA, THAW_MEDIA } from './heatMedia';
 import { landmarkThawHours } from './landmarkThawHours';
 import { isWholeBird, thermalFood } from './thermalFood';
 
@@ -12,6 +12,7 @@ const BAG_MM = { lengthMm: 240, widthMm: 200 };
 const FLAT: readonly (Form | null)[] = ['flat', 'scored', 'slices'];
 const PIECES_MM: Partial<Record<Form, number>> = { loose: 25, cubes: 35, patties: 25, meatballs: 40 };
 const FROZEN_C = -18;
+const CHILLED_C = 4;
 /** Public advice for large pieces, on its quick side: 24 h for each 2.3 kg. Below that, no whole day goes by. */
 const QUICK_G_A_DAY = 2300;
 
@@ -63,4 +64,37 @@ export function datingThawHours(pack: Thawing, food: Food): number | null {
   if (pack.unit === 'pc' || pack.amount < QUICK_G_A_DAY) return null;
   const landmark = (24 * pack.amount) / QUICK_G_A_DAY;
   return Math.min(landmark, modelHours(pack, food).hoursTypical ?? landmark);
+}
+
+/** Typical hours in and out of the freezer, for the portion bench; `null`: longer than 40 days. */
+export interface PackHours {
+  freeze: number | null;
+  thawFridge: number | null;
+  thawColdWater: number | null;
+}
+
+/**
+ * What a pack of a food needs in and out of the freezer, by the heat model.
+ *
+ * @param bag of a flat pack; `null`: it freezes as a lump
+ */
+export function packHours(
+  food: Food,
+  grams: number,
+  bag: { lengthMm: number; widthMm: number } | null,
+): PackHours {
+  const kase = {
+    food: thermalFood(food),
+    massG: grams,
+    shape: bag ? ({ kind: 'flat', ...bag } as const) : ({ kind: 'round', bird: isWholeBird(food) } as const),
+  };
+  const thaw = (medium: (typeof THAW_MEDIA)['fridge' | 'cold-water']): number | null =>
+    heatHours({ ...kase, way: 'thaw', startC: FROZEN_C, medium, ambientC: medium.ambientC }).hoursTypical;
+  const { still } = FREEZE_MEDIA;
+  return {
+    freeze: heatHours({ ...kase, way: 'freeze', startC: CHILLED_C, medium: still, ambientC: still.ambientC })
+      .hoursTypical,
+    thawFridge: thaw(THAW_MEDIA.fridge),
+    thawColdWater: thaw(THAW_MEDIA['cold-water']),
+  };
 }
