@@ -1,10 +1,11 @@
 import { sayDueDate, sayFullDate, sayPlainDate } from '@/core/calendar/sayDate';
 import type { AnswerChoice } from '@/core/firstout/answerChoices';
 import { freezeUntil, isAnswered, nextLook, type Stage, stageOn } from '@/core/firstout/askOn';
-import { USUAL_CONDITIONS } from '@/core/keeping/history';
 import { whatIfOne } from '@/core/keeping/whatIf';
+import { conditionsOf } from '@/core/ledger/judgePackage';
 import type { Package } from '@/core/ledger/package';
-import type { PackageView, ViewContext } from './packageView';
+import type { HouseholdContext } from './context';
+import type { PackageView } from './packageView';
 
 /** What a package asks, and what may be answered. */
 export interface HeadsUp {
@@ -33,16 +34,11 @@ const STAGE_WORDS: Record<Stage, string> = {
 
 function freezeOf(
   found: Package,
-  { reference, today }: ViewContext,
+  { reference, today, household }: HouseholdContext,
 ): { freeze: HeadsUp['freeze']; why: string | null } {
   const food = reference.byId.get(found.foodId);
   if (!food || found.state === 'frozen') return { freeze: null, why: 'It is frozen.' };
-  const conditions = {
-    ...USUAL_CONDITIONS,
-    printed: found.printed,
-    wrap: found.wrap ?? USUAL_CONDITIONS.wrap,
-    blanched: found.blanched,
-  };
+  const conditions = conditionsOf(found, food, household.settings.caution);
   const frozen = whatIfOne(food, found.history, conditions, 'freeze', today);
   if (frozen.governing === null) return { freeze: null, why: frozen.refused };
   const until = freezeUntil(found, today) ?? today;
@@ -66,7 +62,7 @@ function answeredWords({ answer, governingDate, state }: Package, today: string)
 }
 
 /** The heads-up of a package, whether or not it has been answered. */
-export function toHeadsUp(found: Package, view: PackageView, context: ViewContext): HeadsUp {
+export function toHeadsUp(found: Package, view: PackageView, context: HouseholdContext): HeadsUp {
   const { today } = context;
   const stage = stageOn(found.governingDate, today);
   const { freeze, why } = freezeOf(found, context);

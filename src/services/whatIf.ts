@@ -1,12 +1,11 @@
 import { daysBetween } from '@/core/calendar/calendarDate';
 import { sayDueDate, sayFullDate } from '@/core/calendar/sayDate';
-import { USUAL_CONDITIONS } from '@/core/keeping/history';
 import { type ChoiceKind, whatIf } from '@/core/keeping/whatIf';
+import { conditionsOf } from '@/core/ledger/judgePackage';
 import type { Package } from '@/core/ledger/package';
 import { sql } from '@/store/database';
 import { readPackageByCode } from '@/store/packages';
-import { viewContext } from './context';
-import type { HouseholdContext } from './context';
+import { type HouseholdContext, viewContext } from './context';
 import { Problem } from './problem';
 
 /** One choice, the date it would give, and how far off that is. */
@@ -58,13 +57,7 @@ function toWhatIf(found: Package, { reference, today, household }: HouseholdCont
   const food = reference.byId.get(found.foodId);
   if (!food) return [];
   const cooked = reference.byId.get(COOKED_AS[food.group] ?? '') ?? null;
-  const conditions = {
-    ...USUAL_CONDITIONS,
-    printed: found.printed,
-    wrap: found.wrap ?? USUAL_CONDITIONS.wrap,
-    blanched: found.blanched,
-    caution: household.settings.caution,
-  };
+  const conditions = conditionsOf(found, food, household.settings.caution, true);
   return whatIf(food, found.history, conditions, today, FREEZE_DAYS, cooked).map(
     ({ choice, on, governing, refused }): WhatIfView => ({
       key: `${choice}-${on}`,

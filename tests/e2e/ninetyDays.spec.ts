@@ -1,9 +1,5 @@
-import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
-import os from 'node:os';
-import path from 'node:path';
 import { expect, type Page, test } from '@playwright/test';
-import { freePort, prepareDatabase, serve, stopPid } from '../../scripts/machine.mjs';
-import { openThrowaway } from '../../scripts/mariadb.mjs';
+import { withClockedServer } from '../fixtures/clockedServer';
 
 const DAYS = 90;
 const DAY_MS = 86_400_000;
@@ -44,27 +40,12 @@ test('over ninety days every package is seen before it passes, and exactly those
   page,
 }) => {
   test.setTimeout(420_000);
-  const folder = mkdtempSync(path.join(os.tmpdir(), 'days-'));
-  const clock = path.join(folder, 'now');
   const begin = Math.floor(Date.now() / 1000) * 1000;
-  const set = (day: number): string => {
-    writeFileSync(clock, new Date(begin + day * DAY_MS).toISOString());
-    return dateOf(begin + day * DAY_MS);
-  };
-  set(0);
-  const database = await openThrowaway('days');
-  let server: Awaited<ReturnType<typeof serve>> | null = null;
-  try {
-    await prepareDatabase(database.url);
-    const port = await freePort();
-    server = await serve({
-      port,
-      host: '127.0.0.1',
-      url: database.url,
-      env: { CLOCK_FILE: clock },
-      quiet: true,
-    });
-    const base = `http://localhost:${port}`;
+  await withClockedServer('days', new Date(begin).toISOString(), async (base, setClock) => {
+    const set = (day: number): string => {
+      setClock(new Date(begin + day * DAY_MS).toISOString());
+      return dateOf(begin + day * DAY_MS);
+    };
     const { packages } = (await (await page.request.get(`${base}/api/v1/stock?limit=500`)).json()) as {
       packages: { id: string; code: string; governing: { date: string } }[];
     };
@@ -110,11 +91,7 @@ test('over ninety days every package is seen before it passes, and exactly those
     const near = watched.filter(({ governing }) => governing >= today && governing <= last);
     expect(near.length).toBeGreaterThan(40);
     expect(near.filter(({ code }) => !seenInTime.has(code))).toEqual([]);
-  } finally {
-    if (server?.pid) await stopPid(server.pid);
-    await database.close();
-    rmSync(folder, { recursive: true });
-  }
+  });
 });
 
 interface Detail {

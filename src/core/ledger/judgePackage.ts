@@ -1,5 +1,11 @@
 import { later } from '../calendar/calendarDate';
-import { type HistoryEvent, USUAL_CONDITIONS } from '../keeping/history';
+import type { Food } from '../foods/food';
+import {
+  type Caution,
+  type HistoryEvent,
+  type KeepingConditions,
+  USUAL_CONDITIONS,
+} from '../keeping/history';
 import { minutesBetween } from '../keeping/counterMinutes';
 import { judgeKeeping } from '../keeping/judgeKeeping';
 import { chilledRate, frozenRate } from '../keeping/spoilageRate';
@@ -27,6 +33,29 @@ export type UndatedPackage = Omit<
 export type JudgingWorld = Pick<World, 'today' | 'at' | 'food' | 'caution'>;
 
 /**
+ * What besides its history bears on a package's dates: the one place where it is put together, for real events and for
+ * what might be.
+ *
+ * @param toThaw the case to be judged thaws it, though its history does not yet
+ */
+export function conditionsOf(
+  { printed, wrap, blanched, history, ...pack }: UndatedPackage,
+  food: Food,
+  caution: Caution,
+  toThaw = false,
+): KeepingConditions {
+  const thaws = toThaw || history.some(({ did }) => did === 'thawing');
+  return {
+    ...USUAL_CONDITIONS,
+    printed,
+    wrap: wrap ?? USUAL_CONDITIONS.wrap,
+    blanched,
+    caution,
+    thawHours: thaws ? datingThawHours(pack, food) : null,
+  };
+}
+
+/**
  * Tells the package's history again and puts the dates on it: the one place where dates are made.
  *
  * @throws Refusal when the history cannot be
@@ -35,14 +64,7 @@ export function judgePackage(undated: UndatedPackage, world: JudgingWorld): Pack
   const food = world.food(undated.foodId);
   // A clock set back never makes what was recorded impossible.
   const today = later(world.today, undated.history.at(-1)?.on ?? world.today);
-  const keeping = judgeKeeping(food, undated.history, today, {
-    ...USUAL_CONDITIONS,
-    printed: undated.printed,
-    wrap: undated.wrap ?? USUAL_CONDITIONS.wrap,
-    blanched: undated.blanched,
-    caution: world.caution,
-    thawHours: undated.history.some(({ did }) => did === 'thawing') ? datingThawHours(undated, food) : null,
-  });
+  const keeping = judgeKeeping(food, undated.history, today, conditionsOf(undated, food, world.caution));
   const { governing, ...dates } = keeping;
   return { ...undated, ...dates, governingDate: governing.date, governingKind: governing.kind };
 }
