@@ -30,7 +30,7 @@ const PER_LINE = 40;
 
 const DRIP: PlacingRefusal = {
   rule: 'P3',
-  says: 'Raw animal food never lies with or above food that is eaten as it is, unless in a leak-proof tray below nothing.',
+  says: 'Raw animal food never lies with food that is eaten as it is or only washed, nor above it unless in a leak-proof tray.',
 };
 
 function sum(terms: readonly string[]): string {
