@@ -6,29 +6,49 @@ import { USUAL_LEAD } from '@/core/firstout/askOn';
 import type { Food } from '@/core/foods/food';
 import { indexFoods } from '@/core/foods/findFood';
 import type { Caution } from '@/core/keeping/history';
+import {
+  type ApplianceDrawing,
+  type Cold,
+  type DrawnZone,
+  NO_RULES,
+  type ZoneKind,
+} from '@/core/kitchen/drawing';
 import type { Job } from '@/core/ledger/setting';
+import type { Container } from '@/core/packaging/container';
 import { parseQuickLine } from '@/core/quickline/parseQuickLine';
 import type { QuickVocabulary } from '@/core/quickline/quickLine';
 import { sql, transaction } from '@/store/database';
 import { putFood } from '@/store/foods';
 import { addHousehold, clearHouseholds, readHousehold } from '@/store/households';
-import { addAppliance, addZone, type ApplianceRecord, type ZoneRecord } from '@/store/kitchens';
+import { putContainer } from '@/store/containers';
+import { putMeasured } from '@/store/readings';
 import { readStock } from '@/store/packages';
 import { putJob } from '@/store/jobs';
 import { todayIn } from './clock';
+import { drawIn } from './commands/applyDecision';
 import { newFeedKey } from './commands/loadWorld';
 import { runCommands } from './commands/runCommands';
 import { readVocabulary } from './foods';
 import { forgetReference, foodNamed, ourHousehold, referenceOf } from './household';
 import { toApiLine } from './commands/apiLine';
 
-interface DemoZone extends Partial<Pick<ZoneRecord, 'side' | 'humidity' | 'lifts'>> {
+interface DemoZone extends Partial<DrawnZone> {
   name: string;
   purpose: string;
-  kind: ZoneRecord['kind'];
-  litres: number;
+  kind: ZoneKind;
+  at: [number, number, number];
   mm: [number, number, number];
-  temperatureC: number;
+  measuredC?: number;
+}
+
+interface DemoAppliance extends Pick<ApplianceDrawing, 'name' | 'room' | 'shape'> {
+  compartments: {
+    name: string;
+    cold: Cold;
+    mm: [number, number, number, number, number];
+    doorMm: number;
+    zones: DemoZone[];
+  }[];
 }
 
 interface DemoEvent {
@@ -43,7 +63,8 @@ interface DemoEvent {
 
 interface DemoHousehold {
   household: { name: string; timeZone: string; currency: string; caution: Caution };
-  appliances: (Omit<ApplianceRecord, 'id' | 'position'> & { zones: DemoZone[] })[];
+  appliances: DemoAppliance[];
+  containers: Omit<Container, 'id'>[];
   jobs: (Pick<Job, 'kind' | 'name' | 'everyDays'> & { daysAgo: number })[];
   foods: (Partial<Food> & { copy: string; id: string; name: string })[];
   days: { daysAgo: number; hour: number; lines: string[] }[];
@@ -52,6 +73,43 @@ interface DemoHousehold {
 }
 
 const FILE = path.join(process.cwd(), 'data', 'demo', 'skerry-row.json');
+
+/** When the demo's thermometers were read. */
+const READ_AGO_MS = 2 * 3_600_000;
+
+/** A demo appliance with ids, and what was measured in its zones, °C. */
+function toDrawing({ compartments, ...appliance }: DemoAppliance): {
+  drawing: ApplianceDrawing;
+  measured: Map<string, number>;
+} {
+  const measured = new Map<string, number>();
+  const drawing: ApplianceDrawing = { ...appliance, id: newUuid(), compartments: [], zones: [] };
+  for (const { mm, zones, ...inside } of compartments) {
+    const [xMm, yMm, widthMm, heightMm, depthMm] = mm;
+    const compartmentId = newUuid();
+    drawing.compartments.push({ ...inside, id: compartmentId, xMm, yMm, widthMm, heightMm, depthMm });
+    for (const { at, mm: size, measuredC, ...zone } of zones) {
+      const id = newUuid();
+      drawing.zones.push({
+        ...NO_RULES,
+        side: 'body',
+        humidity: null,
+        ...zone,
+        id,
+        compartmentId,
+        parentId: null,
+        xMm: at[0],
+        yMm: at[1],
+        zMm: at[2],
+        widthMm: size[0],
+        heightMm: size[1],
+        depthMm: size[2],
+      });
+      if (measuredC !== undefined) measured.set(id, measuredC);
+    }
+  }
+  return { drawing, measured };
+}
 
 async function addKitchen(demo: DemoHousehold): Promise<void> {
   await transaction(async (db) => {
@@ -65,29 +123,25 @@ async function addKitchen(demo: DemoHousehold): Promise<void> {
         feedKey: newFeedKey(),
       },
     });
-    for (const [position, { zones, ...appliance }] of demo.appliances.entries()) {
-      const applianceId = newUuid();
-      await addAppliance(db, householdId, { ...appliance, id: applianceId, position });
-      for (const [order, { mm, ...zone }] of zones.entries()) {
-        await addZone(db, householdId, {
-          side: 'body',
-          humidity: null,
-          lifts: 0,
-          ...zone,
-          id: newUuid(),
-          applianceId,
-          parentId: null,
-          position: order,
-          widthMm: mm[0],
-          depthMm: mm[1],
-          heightMm: mm[2],
-        });
+    for (const appliance of demo.appliances) {
+      const { drawing, measured } = toDrawing(appliance);
+      await drawIn(db, householdId, drawing);
+      for (const [zoneId, celsius] of measured) {
+        const at = new Date(Date.now() - READ_AGO_MS).toISOString();
+        await putMeasured(db, householdId, zoneId, { celsius, at });
       }
+    }
+    for (const container of demo.containers) {
+      const id = newUuid();
+      await putContainer(db, householdId, id, { ...container, id });
     }
     for (const { daysAgo, ...job } of demo.jobs) {
       await putJob(db, householdId, {
         ...job,
         id: newUuid(),
+        dueOn: null,
+        frostMm: null,
+        retired: false,
         lastOn: addDays(todayIn(demo.household.timeZone), -daysAgo),
       });
     }

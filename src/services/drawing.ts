@@ -1,8 +1,9 @@
 import { type Band, bandOn } from '@/core/keeping/judgeKeeping';
 import type { PackageState } from '@/core/keeping/history';
+import { placedBox } from '@/core/kitchen/boxes';
+import type { ApplianceShape, Box, Cold, Side, ZoneKind } from '@/core/kitchen/drawing';
 import { sayAmount } from '@/core/units/sayAmount';
 import { sql } from '@/store/database';
-import type { ApplianceRecord, ZoneRecord } from '@/store/kitchens';
 import { type DrawnPackage, readDrawn, readFills } from '@/store/today';
 import type { HouseholdContext } from './context';
 
@@ -19,13 +20,22 @@ export interface StripView {
 
 export interface ZoneView {
   id: string;
+  compartment_id: string;
+  parent_id: string | null;
   name: string;
   purpose: string;
-  kind: ZoneRecord['kind'];
-  side: ZoneRecord['side'];
+  kind: ZoneKind;
+  side: Side;
+  /** From the left, the top and the front of its compartment or door, mm. */
+  box: Box;
   litres: number;
+  /** Litres it shall hold at most, on purpose. */
+  limit_litres: number | null;
   temperature_c: number;
-  /** Share of its litres that is filled, 0 to 1. */
+  kept_empty: boolean;
+  hard_to_reach: boolean;
+  lifts: number;
+  /** Share of its litres, or of its limit, that is filled, 0 to 1. */
   fill: number;
   packages: number;
   strips: StripView[];
@@ -33,16 +43,30 @@ export interface ZoneView {
   more: number;
 }
 
+/** One cold room of an appliance. */
+export interface CompartmentView {
+  id: string;
+  name: string;
+  /** With the appliance's name, for lists. */
+  called: string;
+  cold: Cold;
+  box: Box;
+  door_mm: number;
+  temperature_c: number;
+  fill: number;
+  free_litres: number;
+}
+
 export interface ApplianceView {
   id: string;
   name: string;
   room: string;
-  shape: ApplianceRecord['shape'];
-  cold: ApplianceRecord['cold'];
-  temperature_c: number;
-  litres: number;
+  shape: ApplianceShape;
   fill: number;
   free_litres: number;
+  /** The most that must be lifted out to reach a zone of it. */
+  lifts: number;
+  compartments: CompartmentView[];
   zones: ZoneView[];
 }
 
@@ -85,39 +109,74 @@ export async function readDrawing({ household, kitchen, today }: HouseholdContex
     ),
     readFills(sql(), household.id),
   ]);
-  return kitchen.appliances.map((appliance): ApplianceView => {
-    const zones = kitchen.zones
-      .filter(({ applianceId }) => applianceId === appliance.id)
-      .map((zone): ZoneView => {
-        const inside = drawn.filter(({ zoneId }) => zoneId === zone.id);
-        const { packages, litres } = fills.get(zone.id) ?? { packages: 0, litres: 0 };
-        return {
-          id: zone.id,
-          name: zone.name,
-          purpose: zone.purpose,
-          kind: zone.kind,
-          side: zone.side,
-          litres: zone.litres,
-          temperature_c: zone.temperatureC,
-          fill: Math.min(1, litres / zone.litres),
-          packages,
-          strips: toStrips(inside, today),
-          more: Math.max(0, packages - inside.length),
-        };
-      });
-    const litres = zones.reduce((sum, zone) => sum + zone.litres, 0);
-    const filled = zones.reduce((sum, zone) => sum + zone.litres * zone.fill, 0);
+  const zones = kitchen.zones.map((zone) => {
+    const inside = drawn.filter(({ zoneId }) => zoneId === zone.id);
+    const { packages, litres } = fills.get(zone.id) ?? { packages: 0, litres: 0 };
+    const view: ZoneView = {
+      id: zone.id,
+      compartment_id: zone.compartmentId,
+      parent_id: zone.parentId,
+      name: zone.name,
+      purpose: zone.purpose,
+      kind: zone.kind,
+      side: zone.side,
+      box: placedBox(zone, kitchen.zones),
+      litres: zone.litres,
+      limit_litres: zone.limitLitres,
+      temperature_c: zone.temperatureC,
+      kept_empty: zone.keptEmpty,
+      hard_to_reach: zone.hardToReach,
+      lifts: zone.lifts,
+      fill: Math.min(1, litres / Math.min(zone.litres, zone.limitLitres ?? Infinity)),
+      packages,
+      strips: toStrips(inside, today),
+      more: Math.max(0, packages - inside.length),
+    };
     return {
-      id: appliance.id,
-      name: appliance.name,
-      room: appliance.room,
-      shape: appliance.shape,
-      cold: appliance.cold,
-      temperature_c: appliance.temperatureC,
-      litres: appliance.litres,
+      view,
+      applianceId: zone.applianceId,
+      litres: zone.litres,
+      filled: Math.min(litres, zone.litres),
+    };
+  });
+  const fillOf = (mine: typeof zones): { fill: number; free_litres: number } => {
+    const litres = mine.reduce((sum, one) => sum + one.litres, 0);
+    const filled = mine.reduce((sum, one) => sum + one.filled, 0);
+    return {
       fill: litres === 0 ? 0 : filled / litres,
       free_litres: Math.max(0, Math.round(litres - filled)),
-      zones,
+    };
+  };
+  return kitchen.appliances.map(({ id, name, room, shape }): ApplianceView => {
+    const mine = zones.filter(({ applianceId }) => applianceId === id);
+    return {
+      id,
+      name,
+      room,
+      shape,
+      ...fillOf(mine),
+      lifts: Math.max(0, ...mine.map(({ view }) => view.lifts)),
+      compartments: kitchen.compartments
+        .filter(({ applianceId }) => applianceId === id)
+        .map((inside) => ({
+          id: inside.id,
+          name: inside.name,
+          called: inside.called,
+          cold: inside.cold,
+          box: { ...boxOf(inside), zMm: 0 },
+          door_mm: inside.doorMm,
+          temperature_c: inside.temperatureC,
+          ...fillOf(mine.filter(({ view }) => view.compartment_id === inside.id)),
+        })),
+      zones: mine.map(({ view }) => view),
     };
   });
 }
+
+const boxOf = ({ xMm, yMm, widthMm, heightMm, depthMm }: Omit<Box, 'zMm'>) => ({
+  xMm,
+  yMm,
+  widthMm,
+  heightMm,
+  depthMm,
+});

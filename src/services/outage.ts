@@ -138,7 +138,7 @@ export async function judgeStock(body: unknown): Promise<{ verdicts: StockVerdic
   const context = await viewContext();
   const { household, kitchen, reference } = context;
   const told = new Set(request.appliances.map(({ id }) => id));
-  const applianceOf = new Map(kitchen.zones.map((zone) => [zone.id, zone.applianceId]));
+  const applianceOf = new Map(kitchen.zones.map((zone) => [zone.id, zone.compartmentId]));
   const packages = await readFirstOut(sql(), household.id, 20_000);
   const views = new Map(packages.map((found) => [found.id, toPackageView(found, context)]));
   const items = packages.flatMap((found) => {

@@ -1,4 +1,5 @@
 import { classes, foods, index } from '../../tests/fixtures/reference';
+import { NO_RULES } from '@/core/kitchen/drawing';
 import type { Package } from '@/core/ledger/package';
 import { toPackageView, type ViewContext } from './packageView';
 import { toCounter } from './counter';
@@ -16,32 +17,30 @@ const CONTEXT: ViewContext = {
   },
   kitchen: {
     appliances: [
-      {
-        id: 'a',
-        name: 'Larder fridge',
-        room: 'Larder',
-        shape: 'fridge',
-        cold: 'fridge',
-        position: 0,
-        litres: 100,
-        temperatureC: 3,
-      },
+      { id: 'a', name: 'Larder fridge', room: 'Larder', shape: 'fridge', position: 0, version: 1 },
     ],
+    compartments: [],
     zones: [
       {
+        ...NO_RULES,
         id: 'z',
         applianceId: 'a',
+        compartmentId: 'c',
         parentId: null,
         name: 'Top shelf',
         purpose: '',
         kind: 'shelf',
         side: 'body',
-        position: 0,
-        litres: 20,
+        xMm: 0,
+        yMm: 0,
+        zMm: 0,
         widthMm: 400,
         depthMm: 300,
         heightMm: 200,
+        litres: 24,
         temperatureC: 4,
+        assumedC: 4,
+        measured: null,
         humidity: null,
         lifts: 0,
         applianceName: 'Larder fridge',

@@ -1,4 +1,4 @@
-import { StaleVersion } from '@/core/ledger/world';
+import { StaleDrawing, StaleVersion } from '@/core/ledger/world';
 import { Refusal } from '@/core/refusal';
 import { DatabaseGone } from '@/store/database';
 
@@ -42,6 +42,9 @@ function problemOf(error: unknown): Problem {
         gone: error.present.gone,
       },
     });
+  }
+  if (error instanceof StaleDrawing) {
+    return new Problem(409, 'stale', 'Somebody changed this drawing since you opened it. Open it again.');
   }
   if (error instanceof DatabaseGone) {
     return new Problem(

@@ -19,8 +19,8 @@ export async function readShell(): Promise<Shell | null> {
     const onCounter = await readCounter(context.household.id);
     return {
       notify_at: context.household.settings.notifyAt,
-      temperatures: context.kitchen.appliances.map(({ name, temperatureC, cold }) => ({
-        name,
+      temperatures: context.kitchen.compartments.map(({ called, temperatureC, cold }) => ({
+        name: called,
         words: `${String(temperatureC).replace('-', '−')}°`,
         warm: temperatureC > (cold === 'fridge' ? 4.4 : -15),
       })),

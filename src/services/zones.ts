@@ -29,7 +29,7 @@ export async function readZones(): Promise<{ zones: ZoneListing[] }> {
           name: zone.name,
           purpose: zone.purpose,
           kind: zone.kind,
-          cold: appliance.cold,
+          cold: zone.cold,
           appliance: { id: appliance.id, name: appliance.name, room: appliance.room },
           temperature_c: zone.temperatureC,
           litres: zone.litres,

@@ -120,10 +120,12 @@ export async function clearHouseholds(sql: Sql): Promise<void> {
     'feed_day',
     'wish',
     'job',
+    'reading',
+    'container',
   ])
     await sql.run(`DELETE FROM ${table}`);
   await sql.run(`UPDATE zone SET parent_id = NULL`);
-  for (const table of ['zone', 'appliance']) await sql.run(`DELETE FROM ${table}`);
+  for (const table of ['zone', 'compartment', 'appliance']) await sql.run(`DELETE FROM ${table}`);
   await sql.run(`DELETE FROM food WHERE household_id IS NOT NULL`);
   await sql.run(`DELETE FROM household`);
 }

@@ -1,133 +1,354 @@
-import type { Sql } from './database';
+import { boxLitres, ownLitres, placedBox } from '@/core/kitchen/boxes';
+import type {
+  ApplianceDrawing,
+  ApplianceShape,
+  Cold,
+  Compartment,
+  DrawnZone,
+  ZoneRules,
+} from '@/core/kitchen/drawing';
+import { fromJson, fromSqlInstant, type Sql } from './database';
 
-/** An appliance as drawn: litres inside, °C as last read in the middle of a shelf. */
+/** An appliance in the cook's own order; its version grows with every change of the drawing. */
 export interface ApplianceRecord {
   id: string;
   name: string;
   room: string;
-  shape: 'fridge' | 'freezer' | 'drawer-freezer' | 'chest';
-  cold: 'fridge' | 'freezer';
+  shape: ApplianceShape;
   position: number;
-  litres: number;
-  temperatureC: number;
+  version: number;
 }
 
-/** A zone as drawn. Measures in mm and litres; `lifts` is what must be lifted out to reach it. */
-export interface ZoneRecord {
-  id: string;
+/** A compartment with what lists call it, its litres, and the °C in the middle of it. */
+export interface PlacedCompartment extends Compartment {
   applianceId: string;
-  parentId: string | null;
-  name: string;
-  purpose: string;
-  kind: 'shelf' | 'drawer' | 'door' | 'bin' | 'basket' | 'layer';
-  side: 'body' | 'door';
-  position: number;
+  /** The appliance's name, with its own where the appliance has several. */
+  called: string;
   litres: number;
-  widthMm: number;
-  depthMm: number;
-  heightMm: number;
   temperatureC: number;
-  humidity: 'low' | 'high' | null;
-  lifts: number;
 }
 
-/** A zone with what its appliance lends it. */
-export interface PlacedZone extends ZoneRecord {
+/** A zone with what its appliance and compartment lend it. */
+export interface PlacedZone extends DrawnZone {
+  applianceId: string;
   applianceName: string;
-  cold: ApplianceRecord['cold'];
+  cold: Cold;
+  /** What it holds by itself, without the zones nested in it. */
+  litres: number;
+  /** What must be lifted out to reach it. */
+  lifts: number;
+  /** Measured, else assumed, °C. */
+  temperatureC: number;
+  assumedC: number;
+  measured: { celsius: number; at: string } | null;
 }
 
 export interface Kitchen {
   appliances: ApplianceRecord[];
+  compartments: PlacedCompartment[];
   zones: PlacedZone[];
 }
 
-interface ApplianceRow extends Omit<ApplianceRecord, 'litres' | 'temperatureC'> {
-  litres: string;
-  temperature_c: string;
-}
-
-interface ZoneRow {
+interface CompartmentRow {
   id: string;
   appliance_id: string;
-  parent_id: string | null;
   name: string;
-  purpose: string;
-  kind: ZoneRecord['kind'];
-  side: 'body' | 'door';
-  position: number;
-  litres: string;
+  cold: Cold;
+  x_mm: number;
+  y_mm: number;
   width_mm: number;
-  depth_mm: number;
   height_mm: number;
+  depth_mm: number;
+  door_mm: number;
+}
+
+interface ZoneRow extends Omit<CompartmentRow, 'door_mm'> {
+  compartment_id: string;
+  parent_id: string | null;
+  purpose: string;
+  kind: DrawnZone['kind'];
+  side: DrawnZone['side'];
+  litres: string;
+  z_mm: number;
   temperature_c: string;
+  measured_c: string | null;
+  measured_at: string | null;
   humidity: 'low' | 'high' | null;
   lifts: number;
+  rules: unknown;
   appliance_name: string;
-  cold: ApplianceRecord['cold'];
 }
 
 const toZone = (row: ZoneRow): PlacedZone => ({
   id: row.id,
   applianceId: row.appliance_id,
+  applianceName: row.appliance_name,
+  compartmentId: row.compartment_id,
   parentId: row.parent_id,
   name: row.name,
   purpose: row.purpose,
   kind: row.kind,
   side: row.side,
-  position: row.position,
-  litres: Number(row.litres),
-  widthMm: row.width_mm,
-  depthMm: row.depth_mm,
-  heightMm: row.height_mm,
-  temperatureC: Number(row.temperature_c),
-  humidity: row.humidity,
-  lifts: row.lifts,
-  applianceName: row.appliance_name,
   cold: row.cold,
+  xMm: row.x_mm,
+  yMm: row.y_mm,
+  zMm: row.z_mm,
+  widthMm: row.width_mm,
+  heightMm: row.height_mm,
+  depthMm: row.depth_mm,
+  humidity: row.humidity,
+  litres: Number(row.litres),
+  lifts: row.lifts,
+  temperatureC: Number(row.measured_c ?? row.temperature_c),
+  assumedC: Number(row.temperature_c),
+  measured:
+    row.measured_c === null || row.measured_at === null
+      ? null
+      : { celsius: Number(row.measured_c), at: fromSqlInstant(row.measured_at) },
+  ...fromJson<ZoneRules>(row.rules),
 });
 
-/** The household's appliances and zones in the cook's own order. */
+function toCompartment(row: CompartmentRow, called: string, zones: readonly PlacedZone[]): PlacedCompartment {
+  const inside = zones
+    .filter(({ compartmentId, side }) => compartmentId === row.id && side === 'body')
+    .sort((a, b) => placedBox(a, zones).yMm - placedBox(b, zones).yMm);
+  const sizes = { widthMm: row.width_mm, heightMm: row.height_mm, depthMm: row.depth_mm };
+  return {
+    id: row.id,
+    applianceId: row.appliance_id,
+    name: row.name,
+    called,
+    cold: row.cold,
+    xMm: row.x_mm,
+    yMm: row.y_mm,
+    ...sizes,
+    doorMm: row.door_mm,
+    litres: Math.round(boxLitres({ ...sizes, xMm: 0, yMm: 0, zMm: 0 })),
+    temperatureC:
+      inside[Math.floor((inside.length - 1) / 2)]?.temperatureC ?? (row.cold === 'fridge' ? 4 : -18),
+  };
+}
+
+/** The household's appliances, compartments and zones in the cook's own order, zones from the top down. */
 export async function readKitchen(sql: Sql, householdId: number): Promise<Kitchen> {
-  const appliances = await sql.rows<ApplianceRow>(
-    `SELECT id, name, room, shape, cold, position, litres, temperature_c
+  const appliances = await sql.rows<ApplianceRecord>(
+    `SELECT id, name, room, shape, position, version
        FROM appliance
+      WHERE household_id = :householdId
+      ORDER BY position, id`,
+    { householdId },
+  );
+  const compartments = await sql.rows<CompartmentRow>(
+    `SELECT id, appliance_id, name, cold, x_mm, y_mm, width_mm, height_mm, depth_mm, door_mm
+       FROM compartment
       WHERE household_id = :householdId
       ORDER BY position`,
     { householdId },
   );
-  const zones = await sql.rows<ZoneRow>(
-    `SELECT zone.*, appliance.name AS appliance_name, appliance.cold
-       FROM zone
-       JOIN appliance ON appliance.id = zone.appliance_id
-      WHERE zone.household_id = :householdId
-      ORDER BY appliance.position, zone.side, zone.position`,
-    { householdId },
-  );
+  const zones = (
+    await sql.rows<ZoneRow>(
+      `SELECT zone.*, appliance.name AS appliance_name, compartment.cold
+         FROM zone
+         JOIN appliance ON appliance.id = zone.appliance_id
+         JOIN compartment ON compartment.id = zone.compartment_id
+        WHERE zone.household_id = :householdId
+        ORDER BY appliance.position, appliance.id, compartment.position, zone.side, zone.position`,
+      { householdId },
+    )
+  ).map(toZone);
   return {
-    appliances: appliances.map(({ temperature_c, litres, ...row }) => ({
-      ...row,
-      litres: Number(litres),
-      temperatureC: Number(temperature_c),
-    })),
-    zones: zones.map(toZone),
+    appliances,
+    zones,
+    compartments: appliances.flatMap(({ id, name }) => {
+      const mine = compartments.filter((one) => one.appliance_id === id);
+      return mine.map((row) =>
+        toCompartment(
+          row,
+          mine.length > 1 && row.name !== '' ? `${name}, ${row.name.toLowerCase()}` : name,
+          zones,
+        ),
+      );
+    }),
   };
 }
 
-export async function addAppliance(sql: Sql, householdId: number, appliance: ApplianceRecord): Promise<void> {
+/** An appliance as the core draws it; `null`: there is none. */
+export function drawingOf({ appliances, compartments, zones }: Kitchen, id: string): ApplianceDrawing | null {
+  const found = appliances.find((one) => one.id === id);
+  if (!found) return null;
+  const { name, room, shape } = found;
+  return {
+    id,
+    name,
+    room,
+    shape,
+    compartments: compartments
+      .filter(({ applianceId }) => applianceId === id)
+      .map(({ applianceId: _a, called: _c, litres: _l, temperatureC: _t, ...one }) => one),
+    zones: zones
+      .filter(({ applianceId }) => applianceId === id)
+      .map(
+        ({
+          applianceId: _a,
+          applianceName: _n,
+          cold: _c,
+          litres: _l,
+          lifts: _i,
+          temperatureC: _t,
+          assumedC: _s,
+          measured: _m,
+          ...zone
+        }) => zone,
+      ),
+  };
+}
+
+async function putZone(
+  sql: Sql,
+  householdId: number,
+  applianceId: string,
+  zone: DrawnZone,
+  more: { position: number; litres: number; lifts: number; assumedC: number },
+): Promise<void> {
+  const {
+    only,
+    never,
+    person,
+    limitLitres,
+    hardToReach,
+    keptEmpty,
+    leakproof,
+    parentId: _parent,
+    ...drawn
+  } = zone;
+  const rules: ZoneRules = { only, never, person, limitLitres, hardToReach, keptEmpty, leakproof };
   await sql.run(
-    `INSERT INTO appliance (id, household_id, name, room, shape, cold, position, litres, temperature_c)
-     VALUES (:id, :householdId, :name, :room, :shape, :cold, :position, :litres, :temperatureC)`,
-    { ...appliance, householdId },
+    `INSERT INTO zone (id, household_id, appliance_id, compartment_id, parent_id, name, purpose, kind, side, position, litres,
+                       x_mm, y_mm, z_mm, width_mm, depth_mm, height_mm, temperature_c, humidity, lifts, rules)
+     VALUES (:id, :householdId, :applianceId, :compartmentId, NULL, :name, :purpose, :kind, :side, :position, :litres,
+             :xMm, :yMm, :zMm, :widthMm, :depthMm, :heightMm, :assumedC, :humidity, :lifts, :rules)
+         ON DUPLICATE KEY
+     UPDATE compartment_id = VALUES(compartment_id), parent_id = NULL, name = VALUES(name), purpose = VALUES(purpose),
+            kind = VALUES(kind), side = VALUES(side), position = VALUES(position), litres = VALUES(litres),
+            x_mm = VALUES(x_mm), y_mm = VALUES(y_mm), z_mm = VALUES(z_mm), width_mm = VALUES(width_mm),
+            depth_mm = VALUES(depth_mm), height_mm = VALUES(height_mm), temperature_c = VALUES(temperature_c),
+            humidity = VALUES(humidity), lifts = VALUES(lifts), rules = VALUES(rules)`,
+    { ...drawn, ...more, householdId, applianceId, rules: JSON.stringify(rules) },
   );
 }
 
-export async function addZone(sql: Sql, householdId: number, zone: ZoneRecord): Promise<void> {
+/** What the core works out for a zone and the rows keep beside it. */
+export type ZoneMeasures = (zone: DrawnZone) => { lifts: number; assumedC: number };
+
+/** Writes a drawing: everything in it, new or changed. What is no longer in it stays until `trimDrawing`. */
+export async function putDrawing(
+  sql: Sql,
+  householdId: number,
+  drawing: ApplianceDrawing,
+  measuresOf: ZoneMeasures,
+): Promise<void> {
+  const { id, name, room, shape, compartments, zones } = drawing;
   await sql.run(
-    `INSERT INTO zone (id, household_id, appliance_id, parent_id, name, purpose, kind, side, position, litres,
-                       width_mm, depth_mm, height_mm, temperature_c, humidity, lifts)
-     VALUES (:id, :householdId, :applianceId, :parentId, :name, :purpose, :kind, :side, :position, :litres,
-             :widthMm, :depthMm, :heightMm, :temperatureC, :humidity, :lifts)`,
-    { ...zone, householdId },
+    `INSERT INTO appliance (id, household_id, name, room, shape, position)
+     SELECT :id, :householdId, :name, :room, :shape, COALESCE(MAX(position) + 1, 0)
+       FROM appliance
+      WHERE household_id = :householdId
+         ON DUPLICATE KEY
+     UPDATE name = :name, room = :room, shape = :shape, version = appliance.version + 1`,
+    { id, householdId, name, room, shape },
   );
+  for (const [position, inside] of compartments.entries()) {
+    await sql.run(
+      `INSERT INTO compartment (id, household_id, appliance_id, position, name, cold, x_mm, y_mm, width_mm, height_mm, depth_mm,
+                                door_mm)
+       VALUES (:id, :householdId, :applianceId, :position, :name, :cold, :xMm, :yMm, :widthMm, :heightMm, :depthMm, :doorMm)
+           ON DUPLICATE KEY
+       UPDATE position = VALUES(position), name = VALUES(name), cold = VALUES(cold), x_mm = VALUES(x_mm), y_mm = VALUES(y_mm),
+              width_mm = VALUES(width_mm), height_mm = VALUES(height_mm), depth_mm = VALUES(depth_mm), door_mm = VALUES(door_mm)`,
+      { ...inside, householdId, applianceId: id, position },
+    );
+  }
+  for (const [position, zone] of zones.entries()) {
+    const more = { position, litres: ownLitres(zone, zones), ...measuresOf(zone) };
+    await putZone(sql, householdId, id, zone, more);
+  }
+  for (const { id: zoneId, parentId } of zones) {
+    if (parentId === null) continue;
+    await sql.run(
+      `UPDATE zone SET parent_id = :parentId WHERE household_id = :householdId AND id = :zoneId`,
+      {
+        householdId,
+        zoneId,
+        parentId,
+      },
+    );
+  }
+}
+
+/** Takes out of the rows what is no longer drawn; nothing may lie there any more. `null`: the whole appliance. */
+export async function trimDrawing(
+  sql: Sql,
+  householdId: number,
+  applianceId: string,
+  drawing: ApplianceDrawing | null,
+): Promise<void> {
+  const kept = {
+    zones: drawing?.zones.map(({ id }) => id) ?? [],
+    rooms: drawing?.compartments.map(({ id }) => id) ?? [],
+  };
+  const rows = await sql.rows<{ id: string }>(
+    `SELECT id FROM zone WHERE household_id = :householdId AND appliance_id = :applianceId`,
+    { householdId, applianceId },
+  );
+  const gone = rows.map(({ id }) => id).filter((id) => !kept.zones.includes(id));
+  for (const zoneId of gone) {
+    await sql.run(
+      `UPDATE zone SET parent_id = NULL WHERE household_id = :householdId AND parent_id = :zoneId`,
+      {
+        householdId,
+        zoneId,
+      },
+    );
+  }
+  for (const zoneId of gone) {
+    await sql.run(`DELETE FROM zone_fill WHERE household_id = :householdId AND zone_id = :zoneId`, {
+      householdId,
+      zoneId,
+    });
+    await sql.run(`DELETE FROM zone WHERE household_id = :householdId AND id = :zoneId`, {
+      householdId,
+      zoneId,
+    });
+  }
+  const rooms = await sql.rows<{ id: string }>(
+    `SELECT id FROM compartment WHERE household_id = :householdId AND appliance_id = :applianceId`,
+    { householdId, applianceId },
+  );
+  for (const { id } of rooms) {
+    if (!kept.rooms.includes(id))
+      await sql.run(`DELETE FROM compartment WHERE household_id = :householdId AND id = :id`, {
+        householdId,
+        id,
+      });
+  }
+  if (drawing === null) {
+    await sql.run(`DELETE FROM appliance WHERE household_id = :householdId AND id = :applianceId`, {
+      householdId,
+      applianceId,
+    });
+  }
+}
+
+/** Puts the appliances into an order. */
+export async function putOrder(sql: Sql, householdId: number, ids: readonly string[]): Promise<void> {
+  for (const [position, id] of ids.entries()) {
+    await sql.run(
+      `UPDATE appliance SET position = :position WHERE household_id = :householdId AND id = :id`,
+      {
+        householdId,
+        id,
+        position,
+      },
+    );
+  }
 }

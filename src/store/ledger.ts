@@ -123,14 +123,15 @@ export async function appendEvents(
   }
   for (const [seq, event] of events.entries()) {
     await sql.run(
-      `INSERT INTO ledger_event (household_id, command_id, seq, type, package_id, at, says, before_image, after_image)
-       VALUES (:householdId, :commandId, :seq, :type, :packageId, :at, :says, :before, :after)`,
+      `INSERT INTO ledger_event (household_id, command_id, seq, type, package_id, zone_id, at, says, before_image, after_image)
+       VALUES (:householdId, :commandId, :seq, :type, :packageId, :zoneId, :at, :says, :before, :after)`,
       {
         householdId,
         commandId,
         seq,
         type: event.type,
         packageId: event.after.id,
+        zoneId: event.before?.zoneId ?? null,
         at: toSqlInstant(at),
         says: event.says.slice(0, 400),
         before: event.before && JSON.stringify(event.before),

@@ -125,6 +125,26 @@ export async function lockPackagesOf(
   return rows.map(toPackage);
 }
 
+/** What lies in some zones, locked until the transaction ends. */
+export async function lockPackagesIn(
+  sql: Sql,
+  householdId: number,
+  zoneIds: readonly string[],
+): Promise<Package[]> {
+  if (zoneIds.length === 0) return [];
+  const rows = await sql.rows<{ image: unknown }>(
+    `SELECT image
+       FROM package
+      WHERE household_id = :householdId
+        AND zone_id IN (:zoneIds)
+        AND here = TRUE
+      ORDER BY first_out
+        FOR UPDATE`,
+    { householdId, zoneIds },
+  );
+  return rows.map(toPackage);
+}
+
 export async function readPackagesByCodes(
   sql: Sql,
   householdId: number,

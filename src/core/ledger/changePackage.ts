@@ -1,7 +1,7 @@
 import type { HistoryEvent, ThawMethod } from '../keeping/history';
 import { Refusal } from '../refusal';
 import { counterOf, warmthOf, withEvents } from './judgePackage';
-import type { LedgerEvent } from './package';
+import type { LedgerEvent, Package, Zone } from './package';
 import { presentPackage, type World } from './world';
 
 interface OnPackage {
@@ -10,21 +10,18 @@ interface OnPackage {
 }
 
 /**
- * Puts a package into a zone, or out on the counter. Minutes on the counter are added up (K10), a zone of another
- * temperature changes how fast its clocks run (K9).
+ * The event of a package that goes to a zone, or out on the counter. Minutes on the counter are added up (K10), a zone of
+ * another temperature changes how fast its clocks run (K9).
  *
- * @throws Refusal `place` when the move would freeze or thaw it, or it lies there already
+ * @throws Refusal `place` when the move would freeze or thaw it
  */
-export function movePackage(command: OnPackage & { zone: string | null }, world: World): LedgerEvent[] {
-  const before = presentPackage(world, command.package, command.version);
+export function moveTo(before: Package, zoneId: string | null, world: World): LedgerEvent {
   const name = before.called;
-  if (command.zone === before.zoneId && before.state !== 'room')
-    throw new Refusal('place', 'It lies there already.');
-  if (command.zone === null) {
+  if (zoneId === null) {
     const after = { ...before, zoneId: null, counterSince: world.at, version: before.version + 1 };
-    return [{ type: 'package.moved', before, after, says: `${name} ${before.code} is on the counter.` }];
+    return { type: 'package.moved', before, after, says: `${name} ${before.code} is on the counter.` };
   }
-  const zone = world.zone(command.zone);
+  const zone = world.zone(zoneId);
   if (zone.cold === 'freezer' && before.state !== 'frozen') {
     throw new Refusal('place', `${zone.name} is in a freezer: choose “freeze” for that.`);
   }
@@ -38,14 +35,25 @@ export function movePackage(command: OnPackage & { zone: string | null }, world:
       : warmth;
   const events = [...counterOf(before, world), ...back];
   const after = withEvents(before, events, world, { zoneId: zone.id, counterSince: null });
-  return [
-    {
-      type: 'package.moved',
-      before,
-      after,
-      says: `${name} ${before.code} moved to ${zone.name}, ${zone.applianceName}.`,
-    },
-  ];
+  const says = `${name} ${before.code} moved to ${zone.name}, ${zone.applianceName}.`;
+  return { type: 'package.moved', before, after, says };
+}
+
+/** Puts a package into a zone, or out on the counter. @throws Refusal `place` as `moveTo`, or when it lies there already */
+export function movePackage(command: OnPackage & { zone: string | null }, world: World): LedgerEvent[] {
+  const before = presentPackage(world, command.package, command.version);
+  if (command.zone === before.zoneId && before.state !== 'room')
+    throw new Refusal('place', 'It lies there already.');
+  return [moveTo(before, command.zone, world)];
+}
+
+/** The event of a zone growing warmer or colder around a package (K9); `null` when its clocks run as before. */
+export function warmAround(before: Package, zone: Zone, world: World): LedgerEvent | null {
+  const warmth = warmthOf(zone, before.celsius, world);
+  if (warmth.length === 0) return null;
+  const after = withEvents(before, warmth, world);
+  const says = `${zone.name} is at ${String(zone.temperatureC).replace('-', '−')} °C; ${before.called} ${before.code} is dated by that.`;
+  return { type: 'package.redated', before, after, says };
 }
 
 /** Opens a package (K4). @throws Refusal when it is open already */

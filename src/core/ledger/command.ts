@@ -5,7 +5,9 @@ import type { ThawMethod } from '../keeping/history';
 import type { IntakeLine } from './intakeLine';
 import type { AmountUnit } from '../units/sayAmount';
 import type { DiscardReason } from './package';
-import type { HouseholdSettings } from './setting';
+import type { ApplianceDrawing } from '../kitchen/drawing';
+import type { Container } from '../packaging/container';
+import type { HouseholdSettings, Job } from './setting';
 
 export const COMMAND_TYPES = [
   'haul.store',
@@ -28,9 +30,22 @@ export const COMMAND_TYPES = [
   'food.wish',
   'household.set',
   'job.done',
+  'job.set',
+  'appliance.draw',
+  'appliance.remove',
+  'kitchen.order',
+  'zone.measure',
+  'container.set',
+  'container.remove',
   'ledger.undo',
 ] as const;
 export type CommandType = (typeof COMMAND_TYPES)[number];
+
+/** Where the packages of a zone go that is drawn no more; `null`: to the counter. */
+export interface Rehoming {
+  zone: string;
+  to: string | null;
+}
 
 interface Base {
   /** UUID; a repeated id answers as the first time. */
@@ -64,5 +79,17 @@ export type Command =
   | (Base & { type: 'food.retire'; food: string })
   | (Base & { type: 'food.wish'; food: string; wish: Wish })
   | (Base & { type: 'household.set'; changes: Partial<HouseholdSettings>; renewFeed: boolean })
-  | (Base & { type: 'job.done'; job: string })
+  | (Base & { type: 'job.done'; job: string; frostMm: number | null })
+  | (Base & { type: 'job.set'; job: Omit<Job, 'lastOn'> & { lastOn?: CalendarDate | null } })
+  | (Base & {
+      type: 'appliance.draw';
+      appliance: ApplianceDrawing;
+      version: number | null;
+      rehome: Rehoming[];
+    })
+  | (Base & { type: 'appliance.remove'; appliance: string; rehome: Rehoming[] })
+  | (Base & { type: 'kitchen.order'; appliances: string[] })
+  | (Base & { type: 'zone.measure'; zone: string; celsius: number })
+  | (Base & { type: 'container.set'; container: Container })
+  | (Base & { type: 'container.remove'; container: string })
   | (Base & { type: 'ledger.undo'; command: string });

@@ -11,7 +11,11 @@ import {
 import { cookPackage } from './cookPackage';
 import type { LedgerEvent, Lot } from './package';
 import { addFood, retireFood, wishFood } from './setFood';
-import { doJob, setHousehold } from './setHousehold';
+import { drawAppliance, orderKitchen, removeAppliance } from './drawAppliance';
+import { measureZone } from './measureZone';
+import { removeContainer, setContainer } from './setContainer';
+import { setHousehold } from './setHousehold';
+import { doJob, setJob } from './setJob';
 import { settlePassing } from './settlePassing';
 import type { SettingEvent } from './setting';
 import { storeHaul } from './storeHaul';
@@ -71,6 +75,20 @@ function decideType(command: Command, world: World, past: PastCommand | null): D
       return setHousehold(command, world);
     case 'job.done':
       return doJob(command, world);
+    case 'job.set':
+      return setJob(command, world);
+    case 'appliance.draw':
+      return drawAppliance(command, world);
+    case 'appliance.remove':
+      return removeAppliance(command, world);
+    case 'kitchen.order':
+      return orderKitchen(command, world);
+    case 'zone.measure':
+      return measureZone(command, world);
+    case 'container.set':
+      return setContainer(command, world);
+    case 'container.remove':
+      return removeContainer(command, world);
     case 'ledger.undo':
       return undoCommand(past, world);
   }

@@ -84,6 +84,7 @@ export interface Zone {
   cold: 'fridge' | 'freezer';
   /** Measured, else assumed for its kind, °C. */
   temperatureC: number;
+  assumedC: number;
 }
 
 /** One thing that happened, with the package before and after it. */

@@ -49,21 +49,3 @@ export function setHousehold(
     ],
   };
 }
-
-/** A round walked or upkeep done today. */
-export function doJob(command: { job: string }, world: World): Decision {
-  const before = world.job(command.job);
-  const after = { ...before, lastOn: world.today };
-  return {
-    lots: [],
-    events: [],
-    settings: [
-      {
-        type: 'job.done',
-        before: { kind: 'job', subject: before.id, value: before },
-        after: { kind: 'job', subject: before.id, value: after },
-        says: `Done: ${before.name}.`,
-      },
-    ],
-  };
-}

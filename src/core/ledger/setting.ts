@@ -1,6 +1,8 @@
 import type { CalendarDate } from '../calendar/calendarDate';
 import type { Food } from '../foods/food';
 import type { Wish } from '../foods/wish';
+import type { ApplianceDrawing } from '../kitchen/drawing';
+import type { Container } from '../packaging/container';
 import type { Caution } from '../keeping/history';
 
 /** What a household decides for itself. */
@@ -30,6 +32,19 @@ export interface Job {
   name: string;
   everyDays: number;
   lastOn: CalendarDate | null;
+  /** Once, by this day; `null`: every so many days. */
+  dueOn: CalendarDate | null;
+  /** Frost measured when it was last looked at, mm; for defrosting. */
+  frostMm: number | null;
+  /** Not done any more; kept for the ledger. */
+  retired: boolean;
+}
+
+/** What a thermometer, or the cook, read in a zone. */
+export interface Measured {
+  celsius: number;
+  /** ISO 8601 UTC. */
+  at: string;
 }
 
 /** What is set rather than stored: one subject, whole, before and after. */
@@ -37,11 +52,28 @@ export type Setting =
   | { kind: 'household'; subject: ''; value: HouseholdSettings }
   | { kind: 'food'; subject: string; value: OwnFood }
   | { kind: 'wish'; subject: string; value: Wish }
-  | { kind: 'job'; subject: string; value: Job };
+  | { kind: 'job'; subject: string; value: Job }
+  | { kind: 'appliance'; subject: string; value: ApplianceDrawing | null }
+  | { kind: 'order'; subject: ''; value: string[] }
+  | { kind: 'measured'; subject: string; value: Measured | null }
+  | { kind: 'container'; subject: string; value: Container | null };
 
 /** One thing that was set, with its images; goes into the same ledger as what happens to packages. */
 export interface SettingEvent {
-  type: 'household.set' | 'food.added' | 'food.retired' | 'food.wished' | 'job.done' | 'setting.undone';
+  type:
+    | 'household.set'
+    | 'food.added'
+    | 'food.retired'
+    | 'food.wished'
+    | 'job.done'
+    | 'job.set'
+    | 'appliance.drawn'
+    | 'appliance.removed'
+    | 'kitchen.ordered'
+    | 'zone.measured'
+    | 'container.set'
+    | 'container.removed'
+    | 'setting.undone';
   before: Setting | null;
   after: Setting;
   says: string;

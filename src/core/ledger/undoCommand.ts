@@ -8,6 +8,9 @@ import type { Setting, SettingEvent } from './setting';
 import { withSetting } from './withSetting';
 import type { World } from './world';
 
+/** Settings that date packages anew, rather than moving them. */
+const REDATES: readonly Setting['kind'][] = ['household', 'wish', 'food'];
+
 /** What is known of the command that is to be undone. */
 export interface PastCommand {
   says: string;
@@ -53,6 +56,14 @@ function presentSetting({ kind, subject }: Setting, world: World): Setting['valu
       return world.wish(subject);
     case 'job':
       return world.job(subject);
+    case 'appliance':
+      return world.appliance(subject)?.drawing ?? null;
+    case 'order':
+      return world.order();
+    case 'measured':
+      return world.measured(subject);
+    case 'container':
+      return world.container(subject);
   }
 }
 
@@ -61,9 +72,16 @@ function beforeIt(after: Setting): Setting {
   switch (after.kind) {
     case 'food':
       return { ...after, value: { ...after.value, retired: true } };
+    case 'job':
+      return { ...after, value: { ...after.value, retired: true } };
     case 'wish':
       return { ...after, value: NO_WISH };
-    default:
+    case 'appliance':
+    case 'measured':
+    case 'container':
+      return { ...after, value: null };
+    case 'household':
+    case 'order':
       return after;
   }
 }
@@ -91,13 +109,20 @@ export function undoCommand(past: PastCommand | null, world: World): Decision {
   if (past === null) throw new Refusal('undo', 'There is no such command.');
   if (past.undone) throw new Refusal('undo', 'That was undone already.');
   const settings = [...past.settings].reverse().map((event) => undoSetting(event, past.says, world));
-  const events =
-    settings.length === 0
-      ? [...past.events].reverse().map((event) => undoEvent(event, past.says, world.package))
-      : redatePackages(
-          world.loaded(),
-          settings.reduce((so, { after }) => withSetting(so, after), world),
-        );
+  const back = settings.reduce((so, { after }) => withSetting(so, after), world);
+  if (settings.some(({ after }) => REDATES.includes(after.kind))) {
+    return { lots: [], events: redatePackages(world.loaded(), back), settings };
+  }
+  const events = [...past.events].reverse().map((event) => undoEvent(event, past.says, world.package));
+  const moved = new Map(events.map(({ after }) => [after.id, after]));
+  for (const found of [...world.loaded().map((one) => moved.get(one.id) ?? one), ...moved.values()]) {
+    if (found.gone === null && found.zoneId !== null && !back.hasZone(found.zoneId)) {
+      throw new Refusal(
+        'undo',
+        `${found.called} ${found.code} would lie in a zone that is drawn no more; move it first.`,
+      );
+    }
+  }
   return { lots: [], events, settings };
 }
 

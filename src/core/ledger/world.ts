@@ -1,10 +1,12 @@
 import type { CalendarDate } from '../calendar/calendarDate';
 import type { Food } from '../foods/food';
+import type { ApplianceDrawing } from '../kitchen/drawing';
+import type { Container } from '../packaging/container';
 import type { Caution } from '../keeping/history';
 import { Refusal } from '../refusal';
 import type { Wish } from '../foods/wish';
 import type { Package, Zone } from './package';
-import type { HouseholdSettings, Job } from './setting';
+import type { HouseholdSettings, Job, Measured } from './setting';
 
 /** What a decision may look at: loaded and locked by the service, with clock and chance handed in. */
 export interface World {
@@ -23,6 +25,16 @@ export interface World {
   foodCalled(name: string): Food | null;
   wish(foodId: string): Wish;
   job(id: string): Job;
+  /** A job as it stands, also when there is none with this id yet. */
+  jobCalled(id: string): Job | null;
+  /** An appliance as drawn now, with its version; `null`: there is none. */
+  appliance(id: string): { drawing: ApplianceDrawing; version: number } | null;
+  /** Ids of the appliances in the cook's own order. */
+  order(): string[];
+  measured(zoneId: string): Measured | null;
+  container(id: string): Container | null;
+  /** True when the zone is drawn. */
+  hasZone(id: string): boolean;
   /** What is in the store and was loaded for this command, in no order. */
   loaded(): Package[];
   zone(id: string): Zone;
@@ -37,6 +49,14 @@ export class StaleVersion extends Error {
   constructor(readonly present: Package) {
     super(`package ${present.code} is at version ${present.version}`);
     this.name = 'StaleVersion';
+  }
+}
+
+/** Somebody changed the drawing since the cook opened it. */
+export class StaleDrawing extends Error {
+  constructor(appliance: string) {
+    super(`the drawing of ${appliance} has changed`);
+    this.name = 'StaleDrawing';
   }
 }
 

@@ -5,12 +5,18 @@ import type { Package } from '@/core/ledger/package';
 import type { Setting } from '@/core/ledger/setting';
 import { leadOf, withSetting } from '@/core/ledger/withSetting';
 import type { World } from '@/core/ledger/world';
+import { assumedCelsius } from '@/core/kitchen/assumedCelsius';
+import type { ApplianceDrawing } from '@/core/kitchen/drawing';
+import { liftsTo } from '@/core/kitchen/liftsTo';
 import { packedLitres } from '@/core/packaging/packedLitres';
 import type { Sql } from '@/store/database';
 import { renewTally, tallyPackages } from '@/store/dayTally';
 import { putFood } from '@/store/foods';
 import { putSettings } from '@/store/households';
+import { putContainer } from '@/store/containers';
 import { putJob } from '@/store/jobs';
+import { putDrawing, putOrder, trimDrawing } from '@/store/kitchens';
+import { putMeasured } from '@/store/readings';
 import { appendEvents } from '@/store/ledger';
 import { addLot, addPackages, putPackage, type StoredPackage } from '@/store/packages';
 import { putWish } from '@/store/wishes';
@@ -46,7 +52,23 @@ async function putSetting(db: Sql, householdId: number, setting: Setting): Promi
       return putWish(db, householdId, setting.subject, setting.value);
     case 'job':
       return putJob(db, householdId, setting.value);
+    case 'order':
+      return putOrder(db, householdId, setting.value);
+    case 'measured':
+      return putMeasured(db, householdId, setting.subject, setting.value);
+    case 'container':
+      return putContainer(db, householdId, setting.subject, setting.value);
+    case 'appliance':
+      return setting.value === null ? undefined : drawIn(db, householdId, setting.value);
   }
+}
+
+/** Writes a drawing with what the core works out for its zones. */
+export function drawIn(db: Sql, householdId: number, drawing: ApplianceDrawing): Promise<void> {
+  return putDrawing(db, householdId, drawing, (zone) => ({
+    lifts: liftsTo(zone, drawing),
+    assumedC: assumedCelsius(zone, drawing).celsius,
+  }));
 }
 
 function zonesTouched({ events }: Decision): string[] {
@@ -67,13 +89,14 @@ export async function applyDecision(
   const redatesAll = settings.some(({ after }) => after.kind === 'household' || after.kind === 'wish');
   const ids = events.map(({ after }) => after.id);
   if (!redatesAll) await tallyPackages(db, householdId, ids, -1);
+  // Zones must be drawn before something lies in them, and empty before they go.
+  for (const { after } of settings) await putSetting(db, householdId, after);
   for (const lot of lots) await addLot(db, householdId, command.id, lot);
   const stored = events.filter((event) => event.before === null).map(({ after }) => toStored(after, world));
   await addPackages(db, householdId, stored);
   for (const event of events) {
     if (event.before !== null) await putPackage(db, householdId, toStored(event.after, world));
   }
-  for (const { after } of settings) await putSetting(db, householdId, after);
   if (redatesAll) {
     const renewed = new Set(ids);
     for (const image of world.loaded()) {
@@ -82,5 +105,8 @@ export async function applyDecision(
     await renewTally(db, householdId);
   } else await tallyPackages(db, householdId, ids, 1);
   await renewZoneFill(db, householdId, zonesTouched(decision));
+  for (const { after } of settings) {
+    if (after.kind === 'appliance') await trimDrawing(db, householdId, after.subject, after.value);
+  }
   await appendEvents(db, householdId, command.id, command.at, decision);
 }

@@ -7,6 +7,8 @@ import { NO_WISH } from '@/core/foods/wish';
 import { CAUTIONS, PRINTED_KINDS, STARTS, THAW_METHODS, WRAPS } from '@/core/keeping/history';
 import { AMOUNT_UNITS } from '@/core/units/sayAmount';
 import { Problem } from '../problem';
+import { JOB_KINDS } from '@/core/ledger/setting';
+import { containerSchema, drawingSchema } from './drawingSchema';
 import { dateSchema, instantSchema, plainText, validate } from '../validate';
 
 const uuid = Joi.string().guid({ version: 'uuidv4' });
@@ -56,6 +58,12 @@ const lineSchema = Joi.object({
   blanched: Joi.boolean().default(true),
   note: plainText(200).allow('').default(''),
 }).meta({ className: 'Line' });
+
+const rehome = Joi.array()
+  .items(Joi.object({ zone: uuid.required(), to: uuid.allow(null).required() }))
+  .max(250)
+  .default([])
+  .description('where the packages of zones go that are drawn no more; null: to the counter');
 
 const foodName = Joi.string().trim().min(1).max(120).description('id, name or alias');
 
@@ -150,7 +158,45 @@ const bodies: Record<CommandType, Joi.PartialSchemaMap> = {
     }).default({}),
     renew_feed: Joi.boolean().default(false).description('a new calendar address; the old one is shut'),
   },
-  'job.done': { job: uuid.required() },
+  'job.done': {
+    job: uuid.required(),
+    frostMm: Joi.number()
+      .integer()
+      .min(0)
+      .max(200)
+      .allow(null)
+      .default(null)
+      .description('measured, for defrosting'),
+  },
+  'job.set': {
+    job: Joi.object({
+      id: uuid.required(),
+      kind: Joi.string()
+        .valid(...JOB_KINDS)
+        .required(),
+      name: plainText(80).min(1).required(),
+      everyDays: Joi.number().integer().min(1).max(3650).required(),
+      lastOn: dateSchema.allow(null),
+      dueOn: dateSchema.allow(null).default(null).description('once, by this day'),
+      frostMm: Joi.number().integer().min(0).max(200).allow(null).default(null),
+      retired: Joi.boolean().default(false),
+    }).required(),
+  },
+  'appliance.draw': {
+    appliance: drawingSchema.required(),
+    version: Joi.number()
+      .integer()
+      .min(1)
+      .allow(null)
+      .required()
+      .description('the version the cook saw; null for a new one'),
+    rehome,
+  },
+  'appliance.remove': { appliance: uuid.required(), rehome },
+  'kitchen.order': { appliances: Joi.array().items(uuid).min(1).max(100).required() },
+  'zone.measure': { zone: uuid.required(), celsius: Joi.number().min(-40).max(60).required() },
+  'container.set': { container: containerSchema.required() },
+  'container.remove': { container: uuid.required() },
   'ledger.undo': { command: uuid.required().description('id of the command to undo') },
 };
 

@@ -5,15 +5,16 @@ import { foodKey } from '@/core/foods/foodKey';
 import { NO_WISH } from '@/core/foods/wish';
 import { packageCode } from '@/core/labels/packageCode';
 import type { Command } from '@/core/ledger/command';
-import type { Package, Zone } from '@/core/ledger/package';
+import type { Package } from '@/core/ledger/package';
 import type { PastCommand } from '@/core/ledger/undoCommand';
 import type { World } from '@/core/ledger/world';
 import type { Sql } from '@/store/database';
 import { type Household, readHousehold, takeCodeNumbers } from '@/store/households';
 import { readJobs } from '@/store/jobs';
-import { readKitchen } from '@/store/kitchens';
+import { readContainers } from '@/store/containers';
+import { drawingOf, type Kitchen, readKitchen } from '@/store/kitchens';
 import { readPastCommand } from '@/store/ledger';
-import { lockPackages, lockPackagesOf } from '@/store/packages';
+import { lockPackages, lockPackagesIn, lockPackagesOf } from '@/store/packages';
 import { foodNamed, type Reference } from '../household';
 import { Problem } from '../problem';
 
@@ -47,6 +48,13 @@ const SETTERS: readonly Command['type'][] = [
   'food.wish',
   'household.set',
   'job.done',
+  'job.set',
+  'appliance.draw',
+  'appliance.remove',
+  'kitchen.order',
+  'zone.measure',
+  'container.set',
+  'container.remove',
 ];
 
 export const setsSomething = ({ type }: Command): boolean => SETTERS.includes(type);
@@ -68,15 +76,41 @@ function foodsTouched(
     case 'ledger.undo':
       return past?.settings.some(({ after }) => after.kind === 'household')
         ? null
-        : (past?.settings.map(({ after }) => after.subject) ?? []);
+        : (past?.settings
+            .filter(({ after }) => after.kind === 'wish' || after.kind === 'food')
+            .map(({ after }) => after.subject) ?? []);
     default:
       return [];
   }
 }
 
 function packagesTouched(command: Command, past: PastCommand | null): string[] {
-  if (past) return past.settings.length === 0 ? past.events.map(({ after }) => after.id) : [];
+  if (past) return past.events.map(({ after }) => after.id);
   return 'package' in command ? [command.package] : [];
+}
+
+/** Ids of the zones whose packages a command looks at. */
+function zonesTouched(command: Command, past: PastCommand | null, { zones }: Kitchen): string[] {
+  const ofAppliance = (id: string): string[] =>
+    zones.filter(({ applianceId }) => applianceId === id).map((zone) => zone.id);
+  switch (command.type) {
+    case 'appliance.draw':
+      return ofAppliance(command.appliance.id);
+    case 'appliance.remove':
+      return ofAppliance(command.appliance);
+    case 'zone.measure':
+      return [command.zone];
+    case 'ledger.undo':
+      return (past?.settings ?? []).flatMap(({ after }) =>
+        after.kind === 'appliance'
+          ? ofAppliance(after.subject)
+          : after.kind === 'measured'
+            ? [after.subject]
+            : [],
+      );
+    default:
+      return [];
+  }
 }
 
 /** Loads and locks what a command touches. @throws Problem 404 or 422 for what it names and nobody knows */
@@ -93,9 +127,14 @@ export async function loadWorld(
   const foodIds = foodsTouched(command, past, reference);
   const loaded: Package[] = foodIds?.length === 0 ? [] : await lockPackagesOf(db, household.id, foodIds);
   for (const found of loaded) packages.set(found.id, found);
-  const { zones } = await readKitchen(db, household.id);
+  const kitchen = await readKitchen(db, household.id);
+  for (const found of await lockPackagesIn(db, household.id, zonesTouched(command, past, kitchen))) {
+    packages.set(found.id, found);
+    loaded.push(found);
+  }
   const jobs = setting ? await readJobs(db, household.id) : [];
-  const zoneOf = new Map<string, Zone>(zones.map((zone) => [zone.id, zone]));
+  const containers = setting ? await readContainers(db, household.id) : [];
+  const zoneOf = new Map(kitchen.zones.map((zone) => [zone.id, zone]));
   const count = codesNeeded(command);
   let nextCode = count > 0 ? await takeCodeNumbers(db, household.id, count) : 0;
   const world: World = {
@@ -118,6 +157,16 @@ export async function loadWorld(
       if (!job) throw missing('job', 'There is no such job in this household.');
       return job;
     },
+    jobCalled: (id) => jobs.find((one) => one.id === id) ?? null,
+    appliance: (id) => {
+      const drawing = drawingOf(kitchen, id);
+      const version = kitchen.appliances.find((one) => one.id === id)?.version;
+      return drawing && version !== undefined ? { drawing, version } : null;
+    },
+    order: () => kitchen.appliances.map(({ id }) => id),
+    measured: (id) => zoneOf.get(id)?.measured ?? null,
+    container: (id) => containers.find((one) => one.id === id) ?? null,
+    hasZone: (id) => zoneOf.has(id),
     loaded: () => loaded,
     zone: (id) => {
       const zone = zoneOf.get(id);

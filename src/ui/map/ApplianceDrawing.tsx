@@ -1,55 +1,155 @@
-import type { ApplianceView } from '@/services/drawing';
+import type { ApplianceView, CompartmentView, ZoneView } from '@/services/drawing';
+import { frontGrid } from './frontGrid';
 import { ZoneDrawing } from './ZoneDrawing';
 
-function percent(share: number): string {
-  return `${Math.round(share * 100)}%`;
+const percent = (share: number): string => `${Math.round(share * 100)}%`;
+
+/** How wide an appliance wants to be drawn, px: what strips of tape in its zones need to be read. */
+const NARROW_PX = 170;
+const DOOR_PX = 110;
+
+/** Pixels an appliance needs at least, by its widest row of compartments and their doors. */
+export function wantedWidth({ compartments }: ApplianceView): number {
+  const rows = new Map<number, number>();
+  for (const { box, door_mm: door } of compartments) {
+    rows.set(box.yMm, (rows.get(box.yMm) ?? 0) + NARROW_PX + (door > 0 ? DOOR_PX : 0));
+  }
+  return Math.max(NARROW_PX, ...rows.values());
 }
 
-/** One appliance as a front elevation; zones are as high as their share of the volume. */
+/** One appliance as a front elevation (a chest from the lid down), its compartments and zones in their own proportions. */
 export function ApplianceDrawing({ appliance }: { appliance: ApplianceView }) {
-  const body = appliance.zones.filter(({ side }) => side === 'body');
-  const door = appliance.zones.filter(({ side }) => side === 'door');
-  const lifts = Math.max(0, appliance.zones.length - 1);
+  const { columns, rows, cells } = frontGrid(appliance.compartments, { widthMm: 0, heightMm: 0 });
+  const last = Math.max(...appliance.compartments.map(({ box }) => box.xMm));
   return (
     <article
       aria-label={appliance.name}
-      className="flex flex-col overflow-hidden rounded-card border-2 border-ink bg-snow"
+      className="flex flex-1 flex-col overflow-hidden rounded-card border-2 border-ink bg-snow"
     >
       <header className="flex flex-wrap items-baseline justify-between gap-x-3 border-b-2 border-ink px-2.5 py-1">
         <h2 className="text-[1.05rem]">{appliance.name}</h2>
         <p className="text-[0.9375rem] text-slate">
           {percent(appliance.fill)} full ·{' '}
-          {appliance.shape === 'chest' ? `${lifts} lifts deep` : `${appliance.free_litres} L free`}
+          {appliance.shape === 'chest' ? `${appliance.lifts} lifts deep` : `${appliance.free_litres} L free`}
         </p>
       </header>
-      <div className="flex flex-1 divide-x-2 divide-ink">
-        <Column zones={body} wide={door.length > 0} />
-        {door.length > 0 && <Column zones={door} wide={false} door />}
+      <div
+        className="grid flex-1 gap-0.5 bg-ink"
+        style={{ gridTemplateColumns: tracks(columns, '0'), gridTemplateRows: tracks(rows, 'min-content') }}
+      >
+        {cells.map(({ items, column, row }) =>
+          items.map((inside) => (
+            <div
+              key={inside.id}
+              className="flex min-w-0 flex-col bg-snow"
+              style={{ gridColumn: `${column[0]} / ${column[1]}`, gridRow: `${row[0]} / ${row[1]}` }}
+            >
+              {inside.name !== '' && (
+                <h3 className="border-b border-slate/60 px-2.5 text-[0.9375rem]">{inside.name}</h3>
+              )}
+              <CompartmentFront
+                inside={inside}
+                zones={appliance.zones.filter((zone) => zone.compartment_id === inside.id)}
+                doorFirst={inside.box.xMm === 0 && last > 0}
+              />
+            </div>
+          )),
+        )}
       </div>
     </article>
   );
 }
 
-function Column({
+/** Grid tracks in the proportion of measures; gaps of a few millimetres between compartments stay thin. */
+function tracks(sizes: readonly number[], least: string): string {
+  return sizes.map((size) => (size < 60 ? 'auto' : `minmax(${least}, ${size}fr)`)).join(' ');
+}
+
+function CompartmentFront({
+  inside,
   zones,
+  doorFirst,
+}: {
+  inside: CompartmentView;
+  zones: ZoneView[];
+  doorFirst: boolean;
+}) {
+  const door = zones.filter(({ side }) => side === 'door');
+  const body = zones.filter(({ side }) => side === 'body');
+  return (
+    <div
+      className={`flex flex-1 divide-ink ${doorFirst ? 'flex-row-reverse divide-x-2 divide-x-reverse' : 'divide-x-2'}`}
+    >
+      <Front zones={body} inside={inside} wide={door.length > 0} />
+      {door.length > 0 && <Front zones={door} inside={inside} wide={false} door />}
+    </div>
+  );
+}
+
+function Front({
+  zones,
+  inside,
   wide,
   door = false,
 }: {
-  zones: ApplianceView['zones'];
+  zones: ZoneView[];
+  inside: CompartmentView;
   wide: boolean;
   door?: boolean;
 }) {
+  const outer = zones.filter(({ parent_id: parent }) => parent === null);
+  const { columns, rows, cells } = frontGrid(outer, inside.box);
   return (
-    <ul className={`flex min-w-0 flex-col ${wide ? 'flex-[2.2]' : 'flex-1'}`}>
-      {zones.map((zone) => (
+    <ul
+      className={`grid min-w-0 ${wide ? 'flex-[2.2]' : 'flex-1'}`}
+      style={{ gridTemplateColumns: tracks(columns, '0'), gridTemplateRows: tracks(rows, 'min-content') }}
+    >
+      {cells.map(({ items, column, row }) => (
         <li
-          key={zone.id}
-          className="flex min-h-min flex-col border-b border-slate/60 last:border-b-0"
-          style={{ flex: `${zone.litres} 1 0` }}
+          key={items[0]?.id}
+          className="flex min-w-0 divide-x divide-dashed divide-slate/60 border-slate/60 not-last:border-b"
+          style={{ gridColumn: `${column[0]} / ${column[1]}`, gridRow: `${row[0]} / ${row[1]}` }}
         >
-          <ZoneDrawing zone={zone} room={wide ? 'wide' : door ? 'door' : 'narrow'} />
+          {items.map((zone) => {
+            const across = (zone.box.widthMm / inside.box.widthMm) * (1 / items.length);
+            return (
+              <ZoneWithNested
+                key={zone.id}
+                zone={zone}
+                zones={zones}
+                room={door ? 'door' : wide && across > 0.8 ? 'wide' : 'narrow'}
+              />
+            );
+          })}
         </li>
       ))}
     </ul>
+  );
+}
+
+/** A zone, and at its foot the bins and trays that stand in it. */
+function ZoneWithNested({
+  zone,
+  zones,
+  room,
+}: {
+  zone: ZoneView;
+  zones: ZoneView[];
+  room: 'wide' | 'narrow' | 'door';
+}) {
+  const nested = zones.filter(({ parent_id: parent }) => parent === zone.id);
+  return (
+    <div className="flex min-w-0 flex-1 flex-col">
+      <ZoneDrawing zone={zone} room={room} />
+      {nested.length > 0 && (
+        <div className="flex flex-wrap gap-1 px-1 pb-1">
+          {nested.map((inner) => (
+            <div key={inner.id} className="flex min-w-24 flex-1 rounded-part border border-slate/60">
+              <ZoneWithNested zone={inner} zones={zones} room="narrow" />
+            </div>
+          ))}
+        </div>
+      )}
+    </div>
   );
 }

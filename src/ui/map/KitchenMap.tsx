@@ -1,5 +1,6 @@
 import type { ApplianceView } from '@/services/drawing';
-import { ApplianceDrawing } from './ApplianceDrawing';
+import Link from 'next/link';
+import { ApplianceDrawing, wantedWidth } from './ApplianceDrawing';
 
 /** The drawn kitchen: every appliance from the front (a chest from the lid down), in the cook's own order. */
 export function KitchenMap({ appliances }: { appliances: ApplianceView[] }) {
@@ -7,20 +8,26 @@ export function KitchenMap({ appliances }: { appliances: ApplianceView[] }) {
     return (
       <div className="card p-8">
         <h2 className="text-xl">No appliance is drawn yet</h2>
-        <p className="mt-2">
-          Begin with the demo household to look around: stop the server and run `npm run demo:reset`.
+        <p className="mt-2 mb-4">
+          Choose the shape of your fridge or freezer; its shelves and drawers are filled in, and you change
+          what differs.
         </p>
+        <Link href="/kitchen/draw" className="button" data-main="true">
+          Draw the first one
+        </Link>
       </div>
     );
   }
   return (
-    <section
-      aria-label="The kitchen, drawn"
-      className="grid gap-3 md:grid-cols-[minmax(0,2.2fr)_minmax(0,1fr)_minmax(0,1fr)]"
-    >
-      {appliances.map((appliance) => (
-        <ApplianceDrawing key={appliance.id} appliance={appliance} />
-      ))}
+    <section aria-label="The kitchen, drawn" className="flex flex-wrap items-stretch gap-3">
+      {appliances.map((appliance) => {
+        const px = wantedWidth(appliance);
+        return (
+          <div key={appliance.id} className="flex min-w-0" style={{ flex: `${px} 1 ${px}px` }}>
+            <ApplianceDrawing appliance={appliance} />
+          </div>
+        );
+      })}
     </section>
   );
 }

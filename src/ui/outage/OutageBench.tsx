@@ -21,7 +21,9 @@ export function OutageBench({ appliances }: { appliances: ApplianceView[] }) {
   const { busy } = useDoor();
   const [from, setFrom] = useState('');
   const [until, setUntil] = useState('');
-  const [forms, setForms] = useState<CutForm[]>(() => appliances.map(beginForm));
+  const [forms, setForms] = useState<CutForm[]>(() =>
+    appliances.flatMap(({ compartments }) => compartments).map(beginForm),
+  );
   const [seen, setSeen] = useState<Record<string, SeenForm>>({});
   const [judged, setVerdicts] = useState<StockVerdict[] | null>(null);
   const [refused, setRefused] = useState('');

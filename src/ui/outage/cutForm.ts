@@ -1,4 +1,4 @@
-import type { ApplianceView } from '@/services/drawing';
+import type { CompartmentView } from '@/services/drawing';
 import type { DOORS, TELLTALES } from '@/core/outage/powerCut';
 
 /** What the cook tells of one appliance; times as the browser's local input gives them. */
@@ -23,12 +23,12 @@ export interface SeenForm {
   seal_broken?: boolean;
 }
 
-export const beginForm = (appliance: ApplianceView): CutForm => ({
-  id: appliance.id,
-  name: appliance.name,
-  kind: appliance.cold,
+export const beginForm = (inside: CompartmentView): CutForm => ({
+  id: inside.id,
+  name: inside.called,
+  kind: inside.cold,
   told: true,
-  fillPercent: Math.round(appliance.fill * 100),
+  fillPercent: Math.round(inside.fill * 100),
   doors: 'shut',
   telltale: 'none',
   readings: [],

@@ -1,0 +1,142 @@
+import { Refusal } from '../refusal';
+import { roomIn, roomOf, overlapOf } from './boxes';
+import { zoneIn } from './changeZone';
+import {
+  type ApplianceDrawing,
+  type Box,
+  type Compartment,
+  type DrawnZone,
+  LEAST_MM,
+  NO_RULES,
+  type Side,
+  type ZoneKind,
+} from './drawing';
+
+/** How a new zone of a kind is called, and how high, wide and deep it wants to be; `null`: as the room is. */
+export const NEW_ZONES: Record<
+  ZoneKind,
+  { name: string; widthMm: number | null; heightMm: number; depthMm: number | null }
+> = {
+  shelf: { name: 'Shelf', widthMm: null, heightMm: 180, depthMm: null },
+  drawer: { name: 'Drawer', widthMm: null, heightMm: 150, depthMm: null },
+  door: { name: 'Door rack', widthMm: null, heightMm: 160, depthMm: null },
+  bin: { name: 'Bin', widthMm: 150, heightMm: 120, depthMm: 250 },
+  basket: { name: 'Basket', widthMm: 240, heightMm: 200, depthMm: 400 },
+  tray: { name: 'Tray', widthMm: 250, heightMm: 50, depthMm: 200 },
+  layer: { name: 'Layer', widthMm: null, heightMm: 200, depthMm: null },
+};
+
+/** A name that no zone of the drawing has: “Shelf”, “Shelf 2”. */
+export function freeName(drawing: ApplianceDrawing, name: string): string {
+  const taken = new Set(drawing.zones.map((zone) => zone.name.toLowerCase()));
+  for (let count = 1; ; count++) {
+    const tried = count === 1 ? name : `${name} ${count}`;
+    if (!taken.has(tried.toLowerCase())) return tried;
+  }
+}
+
+const clear = (box: Box, others: readonly Box[]): boolean =>
+  others.every((other) => overlapOf(box, other) === null);
+
+/** Grows a box from a free corner until something is in its way, no larger than wanted. */
+function grown(
+  corner: Pick<Box, 'xMm' | 'yMm' | 'zMm'>,
+  wanted: Pick<Box, 'widthMm' | 'heightMm' | 'depthMm'>,
+  room: Box,
+  others: readonly Box[],
+): Box | null {
+  let box: Box = { ...corner, widthMm: LEAST_MM, heightMm: LEAST_MM, depthMm: LEAST_MM };
+  if (!clear(box, others)) return null;
+  for (const [start, size] of [
+    ['xMm', 'widthMm'],
+    ['zMm', 'depthMm'],
+    ['yMm', 'heightMm'],
+  ] as const) {
+    const room_ = room[size] - corner[start];
+    const stops = others
+      .filter((other) => other[start] >= corner[start] && !clear({ ...box, [size]: room_ }, [other]))
+      .map((other) => other[start] - corner[start]);
+    box = { ...box, [size]: Math.min(wanted[size], room_, ...stops) };
+  }
+  return Math.min(box.widthMm, box.heightMm, box.depthMm) >= LEAST_MM && clear(box, others) ? box : null;
+}
+
+/** The first free place for a box, from the top, then the left, then the front; made smaller where it must be. */
+export function freePlace(
+  room: Box,
+  others: readonly Box[],
+  wanted: Pick<Box, 'widthMm' | 'heightMm' | 'depthMm'>,
+): Box | null {
+  const starts = (start: 'xMm' | 'yMm' | 'zMm', size: 'widthMm' | 'heightMm' | 'depthMm'): number[] =>
+    [...new Set([0, ...others.map((other) => other[start] + other[size])])]
+      .filter((mm) => mm + LEAST_MM <= room[size])
+      .sort((a, b) => a - b);
+  let best: Box | null = null;
+  let bestShare = 0;
+  for (const yMm of starts('yMm', 'heightMm')) {
+    for (const xMm of starts('xMm', 'widthMm')) {
+      for (const zMm of starts('zMm', 'depthMm')) {
+        const box = grown({ xMm, yMm, zMm }, wanted, room, others);
+        if (!box) continue;
+        const share =
+          (box.widthMm / wanted.widthMm) * (box.heightMm / wanted.heightMm) * (box.depthMm / wanted.depthMm);
+        if (share > bestShare + 1e-9) [best, bestShare] = [box, share];
+      }
+    }
+  }
+  return best;
+}
+
+/** Where a new zone shall go: into a zone, or into a compartment or its door. */
+export type Into = { zone: string } | { compartment: string; side: Side };
+
+function placeIn(
+  drawing: ApplianceDrawing,
+  into: Into,
+): { parent: DrawnZone | null; inside: Compartment; side: Side } {
+  const parent = 'zone' in into ? zoneIn(drawing, into.zone) : null;
+  const id = parent ? parent.compartmentId : 'zone' in into ? '' : into.compartment;
+  const inside = drawing.compartments.find((one) => one.id === id);
+  if (!inside) throw new Error(`no compartment ${id}`);
+  return { parent, inside, side: parent ? parent.side : 'zone' in into ? 'body' : into.side };
+}
+
+/**
+ * Adds a zone of a kind where there is room for it, at its usual size or as large as still goes in. A rack goes to the door.
+ *
+ * @throws Refusal D3 when there is no room left
+ */
+export function addZone(drawing: ApplianceDrawing, kind: ZoneKind, into: Into, id: string): ApplianceDrawing {
+  const { parent, inside, side: told } = placeIn(drawing, into);
+  const side = kind === 'door' && !parent ? 'door' : told;
+  const base = { parentId: parent?.id ?? null, compartmentId: inside.id, side };
+  const room = roomOf(base, drawing) ?? roomIn(inside, side);
+  const { name, widthMm, heightMm, depthMm } = NEW_ZONES[kind];
+  const others = drawing.zones.filter(
+    (zone) => zone.parentId === base.parentId && zone.compartmentId === inside.id && zone.side === side,
+  );
+  const wanted = {
+    widthMm: Math.min(widthMm ?? room.widthMm, room.widthMm),
+    heightMm: Math.min(heightMm, room.heightMm),
+    depthMm: Math.min(depthMm ?? room.depthMm, room.depthMm),
+  };
+  const place = room.depthMm < LEAST_MM ? null : freePlace(room, others, wanted);
+  const where = parent ? parent.name : side === 'door' ? 'the door' : inside.name || drawing.name;
+  if (!place)
+    throw new Refusal(
+      'D3',
+      `There is no room left in ${where} for a ${name.toLowerCase()}. Make a zone smaller, or split one.`,
+    );
+  const zone: DrawnZone = {
+    ...NO_RULES,
+    ...base,
+    ...place,
+    id,
+    name: freeName(drawing, name),
+    purpose: '',
+    kind,
+    humidity: null,
+    leakproof: kind === 'bin' || kind === 'tray',
+  };
+  return { ...drawing, zones: [...drawing.zones, zone] };
+}
