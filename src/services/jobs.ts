@@ -1,5 +1,6 @@
-import { addDays, daysBetween } from '@/core/calendar/calendarDate';
+import { daysBetween } from '@/core/calendar/calendarDate';
 import { sayDueDate, sayPastDate } from '@/core/calendar/sayDate';
+import { jobDue } from '@/core/kitchen/jobDue';
 import type { Job } from '@/core/ledger/setting';
 import { sql } from '@/store/database';
 import { readJobs } from '@/store/jobs';
@@ -46,7 +47,8 @@ export async function readJobsOfTheDay(context: HouseholdContext): Promise<JobVi
     };
   });
   const due = jobs
-    .map((job) => ({ job, on: job.lastOn === null ? today : addDays(job.lastOn, job.everyDays) }))
+    .filter(({ retired }) => !retired)
+    .map((job) => ({ job, on: jobDue(job, today) }))
     .filter(({ on }) => on <= today)
     .sort((a, b) => (a.on < b.on ? -1 : 1));
   return [

@@ -62,3 +62,13 @@ export function toProblem(error: unknown): { status: number; body: ProblemBody }
   const { status, code, message, more } = problemOf(error);
   return { status, body: { error: { code, message, ...more } } };
 }
+
+/** What was read, or `null` when there is no such thing. */
+export async function orNotFound<Found>(reading: Promise<Found>): Promise<Found | null> {
+  try {
+    return await reading;
+  } catch (error) {
+    if (error instanceof Problem && error.status === 404) return null;
+    throw error;
+  }
+}

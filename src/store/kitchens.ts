@@ -1,4 +1,4 @@
-import { boxLitres, ownLitres, placedBox } from '@/core/kitchen/boxes';
+import { boxLitres, ownLitres } from '@/core/kitchen/boxes';
 import type {
   ApplianceDrawing,
   ApplianceShape,
@@ -108,10 +108,17 @@ const toZone = (row: ZoneRow): PlacedZone => ({
   ...fromJson<ZoneRules>(row.rules),
 });
 
+/** The °C of a compartment: of what was measured in its body the middle, the warmer of two; nothing measured: of all. */
+function middleCelsius(zones: readonly PlacedZone[], cold: Cold): number {
+  const body = zones.filter(({ side }) => side === 'body');
+  const measured = body.filter((zone) => zone.measured !== null);
+  const sorted = (measured.length > 0 ? measured : body)
+    .map(({ temperatureC }) => temperatureC)
+    .sort((a, b) => a - b);
+  return sorted[Math.floor(sorted.length / 2)] ?? (cold === 'fridge' ? 4 : -18);
+}
+
 function toCompartment(row: CompartmentRow, called: string, zones: readonly PlacedZone[]): PlacedCompartment {
-  const inside = zones
-    .filter(({ compartmentId, side }) => compartmentId === row.id && side === 'body')
-    .sort((a, b) => placedBox(a, zones).yMm - placedBox(b, zones).yMm);
   const sizes = { widthMm: row.width_mm, heightMm: row.height_mm, depthMm: row.depth_mm };
   return {
     id: row.id,
@@ -124,8 +131,10 @@ function toCompartment(row: CompartmentRow, called: string, zones: readonly Plac
     ...sizes,
     doorMm: row.door_mm,
     litres: Math.round(boxLitres({ ...sizes, xMm: 0, yMm: 0, zMm: 0 })),
-    temperatureC:
-      inside[Math.floor((inside.length - 1) / 2)]?.temperatureC ?? (row.cold === 'fridge' ? 4 : -18),
+    temperatureC: middleCelsius(
+      zones.filter(({ compartmentId }) => compartmentId === row.id),
+      row.cold,
+    ),
   };
 }
 

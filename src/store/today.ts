@@ -220,6 +220,21 @@ export async function readDrawn(
   });
 }
 
+/** Grams (and millilitres) that lie in each zone; what is counted in pieces is left out. */
+export async function readMasses(sql: Sql, householdId: number): Promise<ReadonlyMap<string, number>> {
+  const rows = await sql.rows<{ zone_id: string; grams: string }>(
+    `SELECT zone_id, SUM(amount) AS grams
+       FROM package
+      WHERE household_id = :householdId
+        AND zone_id IS NOT NULL
+        AND here = TRUE
+        AND unit <> 'pc'
+      GROUP BY zone_id`,
+    { householdId },
+  );
+  return new Map(rows.map(({ zone_id, grams }) => [zone_id, Number(grams)]));
+}
+
 /** Packages and litres by zone, as last counted. */
 export async function readFills(
   sql: Sql,

@@ -1,6 +1,7 @@
 import { Refusal } from '../refusal';
-import { roomIn, roomOf, overlapOf } from './boxes';
+import { nestedIn, overlapOf, roomIn, roomOf } from './boxes';
 import { zoneIn } from './changeZone';
+import { faultOf } from './checkDrawing';
 import {
   type ApplianceDrawing,
   type Box,
@@ -139,4 +140,48 @@ export function addZone(drawing: ApplianceDrawing, kind: ZoneKind, into: Into, i
     leakproof: kind === 'bin' || kind === 'tray',
   };
   return { ...drawing, zones: [...drawing.zones, zone] };
+}
+
+/**
+ * Puts a zone somewhere else: `<compartment> body`, `<compartment> door` or `<zone> zone`; to the first place that is free there,
+ * smaller where it must be. What is nested in it goes with it.
+ *
+ * @throws Refusal D3 when there is no room, D5 when it would lie in itself
+ */
+export function freePlaceFor(drawing: ApplianceDrawing, id: string, place: string): ApplianceDrawing {
+  const zone = zoneIn(drawing, id);
+  const [target = '', what] = place.split(' ');
+  const into: Into =
+    what === 'zone' ? { zone: target } : { compartment: target, side: what === 'door' ? 'door' : 'body' };
+  const { parent, inside, side } = placeIn(drawing, into);
+  const inner = nestedIn(id, drawing.zones).map((one) => one.id);
+  if (parent && (parent.id === id || inner.includes(parent.id))) {
+    throw new Refusal('D5', `${zone.name} cannot lie in itself, nor in what lies in it.`);
+  }
+  const base = { parentId: parent?.id ?? null, compartmentId: inside.id, side };
+  const room = roomOf(base, drawing) ?? roomIn(inside, side);
+  const others = drawing.zones.filter(
+    (one) =>
+      one.id !== id && one.parentId === base.parentId && one.compartmentId === inside.id && one.side === side,
+  );
+  const wanted = {
+    widthMm: Math.min(zone.widthMm, room.widthMm),
+    heightMm: Math.min(zone.heightMm, room.heightMm),
+    depthMm: Math.min(zone.depthMm, room.depthMm),
+  };
+  const found = room.depthMm < LEAST_MM ? null : freePlace(room, others, wanted);
+  if (!found) throw new Refusal('D3', `There is no room left there for ${zone.name}.`);
+  const moved = drawing.zones.map((one) =>
+    one.id === id
+      ? { ...one, ...base, ...found }
+      : inner.includes(one.id)
+        ? { ...one, compartmentId: inside.id, side }
+        : one,
+  );
+  const after = { ...drawing, zones: moved };
+  for (const one of [id, ...inner]) {
+    const fault = faultOf(zoneIn(after, one), after);
+    if (fault) throw new Refusal(fault.rule, fault.says);
+  }
+  return after;
 }

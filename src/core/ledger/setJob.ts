@@ -12,10 +12,11 @@ function decided(type: SettingEvent['type'], before: Job | null, after: Job, say
   };
 }
 
-/** A round walked or upkeep done today, with the frost that was measured, mm. One with a day of its own is over then. */
+/** A round walked or upkeep done today; what is judged by its frost has none then, unless some was left, mm. One with a day of its own is over then. */
 export function doJob(command: { job: string; frostMm: number | null }, world: World): Decision {
   const before = world.job(command.job);
-  const after = { ...before, lastOn: world.today, frostMm: command.frostMm, retired: before.dueOn !== null };
+  const frostMm = command.frostMm ?? (before.frostMm === null ? null : 0);
+  const after = { ...before, lastOn: world.today, frostMm, retired: before.dueOn !== null };
   return decided('job.done', before, after, `Done: ${before.name}.`);
 }
 

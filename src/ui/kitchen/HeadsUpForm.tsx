@@ -1,16 +1,16 @@
 'use client';
 
 import { useState } from 'react';
-import type { KitchenView } from '@/services/kitchen';
+import type { HouseholdView } from '@/services/householdView';
 import { useDoor } from '../door/DoorProvider';
 import { Choice } from '../forms/Choice';
 import { NumberField } from '../forms/NumberField';
 
 /** When and how far ahead the household is told, and how careful it is. */
-export function HeadsUpForm({ settings }: { settings: KitchenView['settings'] }) {
+export function HeadsUpForm({ settings }: { settings: HouseholdView['settings'] }) {
   const { act, busy } = useDoor();
   const [wanted, setWanted] = useState(settings);
-  const change = (changes: Partial<KitchenView['settings']>): void => setWanted({ ...wanted, ...changes });
+  const change = (changes: Partial<HouseholdView['settings']>): void => setWanted({ ...wanted, ...changes });
   const faulty =
     !inRange(wanted.leadChilled, 60) || !inRange(wanted.leadFrozen, 365) || wanted.notifyAt === '';
   return (

@@ -1,20 +1,23 @@
 import type { ApplianceView, CompartmentView, ZoneView } from '@/services/drawing';
 import { frontGrid } from './frontGrid';
-import { ZoneDrawing } from './ZoneDrawing';
+import { ZoneDrawing, type ZoneRoom } from './ZoneDrawing';
 
 const percent = (share: number): string => `${Math.round(share * 100)}%`;
 
-/** How wide an appliance wants to be drawn, px: what strips of tape in its zones need to be read. */
-const NARROW_PX = 170;
-const DOOR_PX = 110;
+/** How wide a compartment wants to be drawn, px: what strips of tape in its zones need to be read. */
+const ALONE_PX = 165;
+const WITH_DOOR_PX = 350;
+/** How high all compartments together are drawn before their strips ask for more, px. */
+const HIGH_PX = 370;
+const LEAST_TRACK_PX = 44;
 
 /** Pixels an appliance needs at least, by its widest row of compartments and their doors. */
 export function wantedWidth({ compartments }: ApplianceView): number {
   const rows = new Map<number, number>();
   for (const { box, door_mm: door } of compartments) {
-    rows.set(box.yMm, (rows.get(box.yMm) ?? 0) + NARROW_PX + (door > 0 ? DOOR_PX : 0));
+    rows.set(box.yMm, (rows.get(box.yMm) ?? 0) + (door > 0 ? WITH_DOOR_PX : ALONE_PX));
   }
-  return Math.max(NARROW_PX, ...rows.values());
+  return Math.max(ALONE_PX, ...rows.values());
 }
 
 /** One appliance as a front elevation (a chest from the lid down), its compartments and zones in their own proportions. */
@@ -35,7 +38,7 @@ export function ApplianceDrawing({ appliance }: { appliance: ApplianceView }) {
       </header>
       <div
         className="grid flex-1 gap-0.5 bg-ink"
-        style={{ gridTemplateColumns: tracks(columns, '0'), gridTemplateRows: tracks(rows, 'min-content') }}
+        style={{ gridTemplateColumns: across(columns), gridTemplateRows: rows.map(() => 'auto').join(' ') }}
       >
         {cells.map(({ items, column, row }) =>
           items.map((inside) => (
@@ -50,6 +53,7 @@ export function ApplianceDrawing({ appliance }: { appliance: ApplianceView }) {
               <CompartmentFront
                 inside={inside}
                 zones={appliance.zones.filter((zone) => zone.compartment_id === inside.id)}
+                pxPerMm={scaleOf(appliance)}
                 doorFirst={inside.box.xMm === 0 && last > 0}
               />
             </div>
@@ -60,18 +64,34 @@ export function ApplianceDrawing({ appliance }: { appliance: ApplianceView }) {
   );
 }
 
-/** Grid tracks in the proportion of measures; gaps of a few millimetres between compartments stay thin. */
-function tracks(sizes: readonly number[], least: string): string {
-  return sizes.map((size) => (size < 60 ? 'auto' : `minmax(${least}, ${size}fr)`)).join(' ');
+/** Columns in the proportion of their measures; gaps of a few millimetres between compartments stay thin. */
+const across = (sizes: readonly number[]): string =>
+  sizes.map((size) => (size < 60 ? 'auto' : `minmax(0, ${size}fr)`)).join(' ');
+
+/** Rows in the proportion of their measures, higher where strips need it. */
+function down(sizes: readonly number[], pxPerMm: number): string {
+  return sizes
+    .map((size) =>
+      size < 60 ? 'auto' : `minmax(${Math.max(LEAST_TRACK_PX, Math.round(size * pxPerMm))}px, auto)`,
+    )
+    .join(' ');
+}
+
+/** Pixels a millimetre of height gets in an appliance. */
+function scaleOf({ compartments }: ApplianceView): number {
+  const foot = Math.max(...compartments.map(({ box }) => box.yMm + box.heightMm));
+  return HIGH_PX / foot;
 }
 
 function CompartmentFront({
   inside,
   zones,
+  pxPerMm,
   doorFirst,
 }: {
   inside: CompartmentView;
   zones: ZoneView[];
+  pxPerMm: number;
   doorFirst: boolean;
 }) {
   const door = zones.filter(({ side }) => side === 'door');
@@ -80,8 +100,8 @@ function CompartmentFront({
     <div
       className={`flex flex-1 divide-ink ${doorFirst ? 'flex-row-reverse divide-x-2 divide-x-reverse' : 'divide-x-2'}`}
     >
-      <Front zones={body} inside={inside} wide={door.length > 0} />
-      {door.length > 0 && <Front zones={door} inside={inside} wide={false} door />}
+      <Front zones={body} inside={inside} pxPerMm={pxPerMm} wide={door.length > 0} />
+      {door.length > 0 && <Front zones={door} inside={inside} pxPerMm={pxPerMm} wide={false} door />}
     </div>
   );
 }
@@ -89,11 +109,13 @@ function CompartmentFront({
 function Front({
   zones,
   inside,
+  pxPerMm,
   wide,
   door = false,
 }: {
   zones: ZoneView[];
   inside: CompartmentView;
+  pxPerMm: number;
   wide: boolean;
   door?: boolean;
 }) {
@@ -102,22 +124,22 @@ function Front({
   return (
     <ul
       className={`grid min-w-0 ${wide ? 'flex-[2.2]' : 'flex-1'}`}
-      style={{ gridTemplateColumns: tracks(columns, '0'), gridTemplateRows: tracks(rows, 'min-content') }}
+      style={{ gridTemplateColumns: across(columns), gridTemplateRows: down(rows, pxPerMm) }}
     >
       {cells.map(({ items, column, row }) => (
         <li
           key={items[0]?.id}
-          className="flex min-w-0 divide-x divide-dashed divide-slate/60 border-slate/60 not-last:border-b"
+          className={`flex min-w-0 divide-x divide-dashed divide-slate/60 border-slate/60 not-last:border-b ${column[0] > 1 ? 'border-l' : ''}`}
           style={{ gridColumn: `${column[0]} / ${column[1]}`, gridRow: `${row[0]} / ${row[1]}` }}
         >
           {items.map((zone) => {
-            const across = (zone.box.widthMm / inside.box.widthMm) * (1 / items.length);
+            const share = (zone.box.widthMm / inside.box.widthMm) * (1 / items.length);
             return (
               <ZoneWithNested
                 key={zone.id}
                 zone={zone}
                 zones={zones}
-                room={door ? 'door' : wide && across > 0.8 ? 'wide' : 'narrow'}
+                room={door ? 'door' : share < 0.7 && wide ? 'tight' : wide ? 'wide' : 'narrow'}
               />
             );
           })}
@@ -128,15 +150,7 @@ function Front({
 }
 
 /** A zone, and at its foot the bins and trays that stand in it. */
-function ZoneWithNested({
-  zone,
-  zones,
-  room,
-}: {
-  zone: ZoneView;
-  zones: ZoneView[];
-  room: 'wide' | 'narrow' | 'door';
-}) {
+function ZoneWithNested({ zone, zones, room }: { zone: ZoneView; zones: ZoneView[]; room: ZoneRoom }) {
   const nested = zones.filter(({ parent_id: parent }) => parent === zone.id);
   return (
     <div className="flex min-w-0 flex-1 flex-col">

@@ -4,8 +4,11 @@ import type { ZoneView } from '@/services/drawing';
 import { useDoor } from '../door/DoorProvider';
 import { Tape } from '../tape/Tape';
 
+/** How much room a zone is drawn in. */
+export type ZoneRoom = 'wide' | 'narrow' | 'tight' | 'door';
+
 /** One zone: its name, the ice that tells its fill, the strips that lie in it. Opens the list of what is inside. */
-export function ZoneDrawing({ zone, room }: { zone: ZoneView; room: 'wide' | 'narrow' | 'door' }) {
+export function ZoneDrawing({ zone, room }: { zone: ZoneView; room: ZoneRoom }) {
   const { showZone } = useDoor();
   const count = zone.packages;
   const fill = Math.round(zone.fill * 100);
@@ -20,14 +23,14 @@ export function ZoneDrawing({ zone, room }: { zone: ZoneView; room: 'wide' | 'na
     >
       <span aria-hidden className="ice absolute inset-x-0 bottom-0" style={{ height: `${fill}%` }} />
       <span className="relative flex justify-between gap-2 text-[0.9375rem] text-slate-deep">
-        <span className="min-w-0 truncate">
+        <span className={`min-w-0 ${room === 'wide' ? 'truncate' : ''}`}>
           {zone.name}
           {room === 'wide' && zone.purpose !== '' && <span> · {zone.purpose}</span>}
           {room === 'narrow' && <span className="block truncate">{zone.purpose}</span>}
         </span>
         <span className="shrink-0">
           {warm && <span className="text-beet">{zone.temperature_c}° </span>}
-          {room !== 'door' && `${fill}%`}
+          {zone.kept_empty && count === 0 ? 'kept free' : room !== 'door' && `${fill}%`}
         </span>
       </span>
       <span className="relative flex flex-wrap gap-1.5 gap-y-1">

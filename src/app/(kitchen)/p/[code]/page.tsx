@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { readPackage } from '@/services/package';
-import { Problem } from '@/services/problem';
+import { orNotFound } from '@/services/problem';
 import { PackageCard } from '@/ui/package/PackageCard';
 
 type Params = Promise<{ code: string }>;
@@ -13,10 +13,7 @@ export async function generateMetadata({ params }: { params: Params }): Promise<
 /** Where the code on a label leads. */
 export default async function PackagePage({ params }: { params: Params }) {
   const { code } = await params;
-  const detail = await readPackage(code).catch((error: unknown) => {
-    if (error instanceof Problem && error.status === 404) return null;
-    throw error;
-  });
+  const detail = await orNotFound(readPackage(code));
   if (!detail) notFound();
   return (
     <article className="card mx-auto max-w-2xl p-5">

@@ -1,0 +1,23 @@
+import type { Metadata } from 'next';
+import { readHouseholdView } from '@/services/householdView';
+import { CalendarAddress } from '@/ui/kitchen/CalendarAddress';
+import { HeadsUpForm } from '@/ui/kitchen/HeadsUpForm';
+
+export const metadata: Metadata = { title: 'Household' };
+
+export default async function HouseholdPage() {
+  const view = await readHouseholdView();
+  return (
+    <>
+      <h1 className="text-[1.6rem]">{view.name}</h1>
+      <p className="mb-3 text-slate">
+        When heads-ups come and how cautious the dates are. {view.foods} foods are known, {view.own_foods} of
+        them your own, {view.wishes} with a wish of yours.
+      </p>
+      <div className="grid items-start gap-4 lg:grid-cols-2">
+        <HeadsUpForm settings={view.settings} />
+        <CalendarAddress address={view.calendar_address} notifyAt={view.settings.notifyAt} />
+      </div>
+    </>
+  );
+}

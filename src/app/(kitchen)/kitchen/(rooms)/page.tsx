@@ -1,0 +1,15 @@
+import type { Metadata } from 'next';
+import { readKitchenPlan } from '@/services/kitchenPlan';
+import { KitchenBench } from '@/ui/kitchen/KitchenBench';
+
+export const metadata: Metadata = { title: 'Kitchen' };
+
+export default async function KitchenPage() {
+  const plan = await readKitchenPlan();
+  return (
+    <>
+      <h1 className="sr-only">Kitchen of {plan.household}</h1>
+      <KitchenBench plan={plan} />
+    </>
+  );
+}

@@ -1,0 +1,14 @@
+import type { Metadata } from 'next';
+import { readUpkeep } from '@/services/upkeep';
+import { UpkeepBench } from '@/ui/kitchen/UpkeepBench';
+
+export const metadata: Metadata = { title: 'Upkeep' };
+
+export default async function UpkeepPage() {
+  return (
+    <>
+      <h1 className="mb-3 text-[1.6rem]">Upkeep</h1>
+      <UpkeepBench {...await readUpkeep()} />
+    </>
+  );
+}

@@ -1,0 +1,177 @@
+'use client';
+
+import {
+  closestCenter,
+  DndContext,
+  KeyboardSensor,
+  PointerSensor,
+  useSensor,
+  useSensors,
+} from '@dnd-kit/core';
+import {
+  horizontalListSortingStrategy,
+  SortableContext,
+  sortableKeyboardCoordinates,
+  useSortable,
+} from '@dnd-kit/sortable';
+import { CSS } from '@dnd-kit/utilities';
+import { GripVertical, Plus } from 'lucide-react';
+import Link from 'next/link';
+import type { AppliancePlan } from '@/services/kitchenPlan';
+import { useDoor } from '../door/DoorProvider';
+import { panelsOf, paperOf, zonesOnPaper } from './draw/panels';
+
+const HIGH_PX = 250;
+
+/** All appliances at one scale on one floor, in the cook's own order; one of them is looked at closely. */
+export function KitchenScale({
+  appliances,
+  chosen,
+  onChoose,
+}: {
+  appliances: AppliancePlan[];
+  chosen: string;
+  onChoose: (id: string) => void;
+}) {
+  const { act } = useDoor();
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+  );
+  const ids = appliances.map(({ drawing }) => drawing.id);
+  const highest = Math.max(
+    600,
+    ...appliances.map(({ drawing }) => paperOf(panelsOf(drawing, 'front'), 0).height),
+  );
+  return (
+    <DndContext
+      id="kitchen-order"
+      sensors={sensors}
+      collisionDetection={closestCenter}
+      onDragEnd={({ active, over }) => {
+        if (!over || active.id === over.id) return;
+        const rest = ids.filter((id) => id !== active.id);
+        const [from, to] = [ids.indexOf(String(active.id)), ids.indexOf(String(over.id))];
+        rest.splice(rest.indexOf(String(over.id)) + (from < to ? 1 : 0), 0, String(active.id));
+        void act({ type: 'kitchen.order', appliances: rest });
+      }}
+    >
+      <SortableContext items={ids} strategy={horizontalListSortingStrategy}>
+        <ul
+          aria-label="Appliances"
+          className="flex items-end gap-3 overflow-x-auto border-b-4 border-ink px-1 pt-1"
+        >
+          {appliances.map((plan) => (
+            <ApplianceAtScale
+              key={plan.drawing.id}
+              plan={plan}
+              pxPerMm={HIGH_PX / highest}
+              chosen={plan.drawing.id === chosen}
+              onChoose={onChoose}
+            />
+          ))}
+          <li className="shrink-0 self-end pb-3">
+            <Link href="/kitchen/draw" className="button flex-col border-dashed px-4 py-5">
+              <Plus aria-hidden size={22} /> Add an appliance
+            </Link>
+          </li>
+        </ul>
+      </SortableContext>
+    </DndContext>
+  );
+}
+
+function ApplianceAtScale({
+  plan: { drawing, zones, compartments },
+  pxPerMm,
+  chosen,
+  onChoose,
+}: {
+  plan: AppliancePlan;
+  pxPerMm: number;
+  chosen: boolean;
+  onChoose: (id: string) => void;
+}) {
+  const { attributes, listeners, setNodeRef, transform, transition } = useSortable({ id: drawing.id });
+  const panels = panelsOf(drawing, 'front');
+  const paper = paperOf(panels, 0);
+  const fills = new Map(zones.map((zone) => [zone.id, zone]));
+  const fill = Math.round(
+    (compartments.reduce((sum, one) => sum + one.fill, 0) / Math.max(1, compartments.length)) * 100,
+  );
+  return (
+    <li
+      ref={setNodeRef}
+      style={{ transform: CSS.Translate.toString(transform), transition }}
+      className="flex shrink-0 flex-col items-center"
+    >
+      <div className="flex items-center">
+        <button
+          type="button"
+          {...attributes}
+          {...listeners}
+          aria-label={`Move ${drawing.name} to another place`}
+          className="flex min-h-11 min-w-8 cursor-grab items-center justify-center text-slate"
+        >
+          <GripVertical aria-hidden size={20} />
+        </button>
+        <button
+          type="button"
+          aria-pressed={chosen}
+          onClick={() => onChoose(drawing.id)}
+          className="min-h-11 rounded-part px-2 text-left leading-tight aria-pressed:bg-ink aria-pressed:text-snow"
+        >
+          <b className="block font-heading font-semibold">{drawing.name}</b>
+          <span className="text-[0.9375rem]">
+            {drawing.room} · {fill}% full
+          </span>
+        </button>
+      </div>
+      <svg
+        aria-hidden
+        viewBox={`${paper.x} ${paper.y} ${paper.width} ${paper.height}`}
+        width={paper.width * pxPerMm}
+        height={paper.height * pxPerMm}
+        className="mt-1 cursor-pointer"
+        onClick={() => onChoose(drawing.id)}
+      >
+        {panels.map((panel) => (
+          <rect
+            key={panel.key}
+            x={panel.x}
+            y={panel.y}
+            width={panel.width}
+            height={panel.height}
+            rx={6}
+            fill="var(--snow)"
+            stroke="var(--ink)"
+            strokeWidth={chosen ? 3.5 : 2}
+            vectorEffect="non-scaling-stroke"
+          />
+        ))}
+        {zonesOnPaper(drawing, panels, 'front').map(({ id, rect }) => {
+          const zone = fills.get(id);
+          const high = rect.height * Math.min(1, zone?.fill ?? 0);
+          return (
+            <g key={id}>
+              <rect
+                x={rect.x}
+                y={rect.y + rect.height - high}
+                width={rect.width}
+                height={high}
+                fill="var(--ice-foot)"
+              />
+              <rect
+                {...rect}
+                fill="none"
+                stroke={zone?.warm ? 'var(--beet)' : 'var(--slate)'}
+                strokeWidth={1.2}
+                vectorEffect="non-scaling-stroke"
+              />
+            </g>
+          );
+        })}
+      </svg>
+    </li>
+  );
+}

@@ -1,0 +1,41 @@
+'use client';
+
+import { useId, useState } from 'react';
+
+/** A measure in mm. Takes effect on Enter or when one leaves it; what was refused stays as typed. */
+export function MeasureField({
+  label,
+  value,
+  wrong = false,
+  onSet,
+}: {
+  label: string;
+  value: number;
+  wrong?: boolean;
+  onSet: (mm: number) => void;
+}) {
+  const id = useId();
+  const [typed, setTyped] = useState<{ text: string; of: number } | null>(null);
+  const text = typed && typed.of === value ? typed.text : String(value);
+  const number = Number(text.trim());
+  const sound = text.trim() !== '' && Number.isInteger(number);
+  const set = (): void => {
+    if (sound && number !== value) onSet(number);
+  };
+  return (
+    <label htmlFor={id} className="min-w-0">
+      <span className="block text-[0.9375rem] text-slate">{label}</span>
+      <input
+        id={id}
+        inputMode="numeric"
+        autoComplete="off"
+        className="field"
+        aria-invalid={!sound || (wrong && number !== value)}
+        value={text}
+        onChange={(event) => setTyped({ text: event.target.value, of: value })}
+        onBlur={set}
+        onKeyDown={(event) => event.key === 'Enter' && set()}
+      />
+    </label>
+  );
+}

@@ -1,0 +1,165 @@
+'use client';
+
+import { memo, type KeyboardEvent, type PointerEvent } from 'react';
+import type { ZoneKind } from '@/core/kitchen/drawing';
+
+/** What a pointer takes hold of: the zone itself, or one of its edges. */
+export type Grip = 'whole' | 'left' | 'right' | 'top' | 'bottom';
+
+interface Props {
+  id: string;
+  name: string;
+  says: string;
+  kind: ZoneKind;
+  x: number;
+  y: number;
+  width: number;
+  height: number;
+  /** Millimetres of a pixel. */
+  mm: number;
+  selected: boolean;
+  wrong: boolean;
+  ghost: boolean;
+  onGrip: (event: PointerEvent<SVGElement>, id: string, grip: Grip) => void;
+  onKey: (event: KeyboardEvent<SVGElement>, id: string) => void;
+  onSelect: (id: string) => void;
+}
+
+const WORD_PX = 15;
+const GRIP_PX = 14;
+
+/** One zone on the paper: a box with its name and measures; chosen, its edges can be taken hold of. */
+export const ZoneOnPaper = memo(function ZoneOnPaper(props: Props) {
+  const { id, name, says, kind, x, y, width, height, mm, selected, wrong, ghost, onGrip, onKey, onSelect } =
+    props;
+  const line = WORD_PX * mm;
+  return (
+    <g opacity={ghost ? 0.3 : 1} style={ghost ? { pointerEvents: 'none' } : undefined}>
+      <g
+        role="button"
+        tabIndex={0}
+        aria-label={says}
+        aria-pressed={selected}
+        data-zone-box={name}
+        className="cursor-grab outline-none focus-visible:[&>rect:first-of-type]:stroke-deep focus-visible:[&>rect:first-of-type]:[stroke-width:4px]"
+        onPointerDown={(event) => onGrip(event, id, 'whole')}
+        onKeyDown={(event) => onKey(event, id)}
+        onFocus={() => onSelect(id)}
+      >
+        <rect
+          x={x}
+          y={y}
+          width={width}
+          height={height}
+          rx={kind === 'bin' || kind === 'basket' ? Math.min(16, width / 6) : 2}
+          fill={wrong ? 'url(#wrong)' : selected ? 'var(--ice-top)' : 'var(--snow)'}
+          stroke={wrong ? 'var(--beet)' : selected ? 'var(--deep)' : 'var(--slate)'}
+          strokeWidth={selected ? 3 : 1.5}
+          strokeDasharray={kind === 'layer' ? `${8 * mm} ${5 * mm}` : undefined}
+          vectorEffect="non-scaling-stroke"
+        />
+        <KindMark {...{ kind, x, y, width, height, mm }} />
+        <svg x={x} y={y} width={width} height={height} aria-hidden className="pointer-events-none">
+          <text
+            x={6 * mm}
+            y={line * 1.15}
+            fontSize={line}
+            fill="var(--ink)"
+            className="font-heading font-semibold"
+          >
+            {name}
+          </text>
+          <text x={6 * mm} y={line * 2.35} fontSize={line * 0.93} fill="var(--slate-deep)">
+            {`${Math.round(width)} × ${Math.round(height)}`}
+          </text>
+        </svg>
+      </g>
+      {selected &&
+        (
+          [
+            ['left', x, y + height / 2, 'ew-resize'],
+            ['right', x + width, y + height / 2, 'ew-resize'],
+            ['top', x + width / 2, y, 'ns-resize'],
+            ['bottom', x + width / 2, y + height, 'ns-resize'],
+          ] as const
+        ).map(([grip, cx, cy, cursor]) => (
+          <g
+            key={grip}
+            data-grip={grip}
+            style={{ cursor }}
+            onPointerDown={(event) => onGrip(event, id, grip)}
+          >
+            <circle cx={cx} cy={cy} r={22 * mm} fill="transparent" />
+            <circle
+              cx={cx}
+              cy={cy}
+              r={(GRIP_PX / 2) * mm}
+              fill="var(--deep)"
+              stroke="var(--snow)"
+              strokeWidth={2}
+              vectorEffect="non-scaling-stroke"
+            />
+          </g>
+        ))}
+    </g>
+  );
+});
+
+/** What tells a drawer from a shelf at a glance. */
+function KindMark({
+  kind,
+  x,
+  y,
+  width,
+  height,
+  mm,
+}: Pick<Props, 'kind' | 'x' | 'y' | 'width' | 'height' | 'mm'>) {
+  const common = { stroke: 'var(--slate)', vectorEffect: 'non-scaling-stroke' as const, 'aria-hidden': true };
+  switch (kind) {
+    case 'shelf':
+      return <line {...common} strokeWidth={4} x1={x} x2={x + width} y1={y + height} y2={y + height} />;
+    case 'drawer':
+      return (
+        <line
+          {...common}
+          strokeWidth={4}
+          strokeLinecap="round"
+          x1={x + width / 2 - 22 * mm}
+          x2={x + width / 2 + 22 * mm}
+          y1={y + height - 9 * mm}
+          y2={y + height - 9 * mm}
+        />
+      );
+    case 'door':
+      return (
+        <line
+          {...common}
+          strokeWidth={2}
+          x1={x}
+          x2={x + width}
+          y1={y + height * 0.66}
+          y2={y + height * 0.66}
+        />
+      );
+    case 'tray':
+      return <line {...common} strokeWidth={6} x1={x} x2={x + width} y1={y + height} y2={y + height} />;
+    case 'basket':
+      return (
+        <g {...common} strokeWidth={1} opacity={0.6}>
+          {[0.25, 0.5, 0.75].map((share) => (
+            <line
+              key={share}
+              x1={x + width * share}
+              x2={x + width * share}
+              y1={y + height * 0.55}
+              y2={y + height}
+              vectorEffect="non-scaling-stroke"
+            />
+          ))}
+        </g>
+      );
+    case 'bin':
+    case 'layer':
+      return null;
+  }
+}

@@ -1,0 +1,32 @@
+import type { ApplianceDrawing } from '@/core/kitchen/drawing';
+
+const nameOf = (key: string): string => `orderly-frost drawing ${key}`;
+
+/** An unfinished drawing left in this browser, if it began from the same version. */
+export function keptDraft(key: string, version: number | null): ApplianceDrawing | null {
+  try {
+    const text = localStorage.getItem(nameOf(key));
+    if (text === null) return null;
+    const draft = JSON.parse(text) as { version: number | null; drawing: ApplianceDrawing };
+    return draft.version === version ? draft.drawing : null;
+  } catch {
+    return null;
+  }
+}
+
+/** Keeps a drawing in this browser until it is saved. A browser that keeps nothing goes without. */
+export function keepDraft(key: string, version: number | null, drawing: ApplianceDrawing): void {
+  try {
+    localStorage.setItem(nameOf(key), JSON.stringify({ version, drawing }));
+  } catch {
+    return;
+  }
+}
+
+export function forgetDraft(key: string): void {
+  try {
+    localStorage.removeItem(nameOf(key));
+  } catch {
+    return;
+  }
+}

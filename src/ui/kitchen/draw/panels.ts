@@ -1,0 +1,118 @@
+import { placedBox } from '@/core/kitchen/boxes';
+import type { ApplianceDrawing, Box, Side } from '@/core/kitchen/drawing';
+
+/** From where the appliance is looked at. */
+export type Look = 'front' | 'above';
+
+/** A compartment or its door as it stands on the paper, mm. */
+export interface Panel {
+  key: string;
+  compartmentId: string;
+  side: Side;
+  title: string;
+  cold: 'fridge' | 'freezer';
+  x: number;
+  y: number;
+  width: number;
+  height: number;
+}
+
+/** A rectangle on the paper, mm. */
+export interface Rect {
+  x: number;
+  y: number;
+  width: number;
+  height: number;
+}
+
+const GAP_MM = 50;
+
+/** Where compartments and doors stand on the paper: from the front as they are, from above one below the other. */
+export function panelsOf({ compartments, name }: ApplianceDrawing, look: Look): Panel[] {
+  const titled = (own: string): string => own || name;
+  if (look === 'above') {
+    let y = 0;
+    return compartments.map((inside): Panel => {
+      const top = y;
+      y += inside.depthMm + GAP_MM;
+      return {
+        key: `${inside.id} body`,
+        compartmentId: inside.id,
+        side: 'body',
+        title: titled(inside.name),
+        cold: inside.cold,
+        x: 0,
+        y: top,
+        width: inside.widthMm,
+        height: inside.depthMm,
+      };
+    });
+  }
+  const last = Math.max(0, ...compartments.map(({ xMm }) => xMm));
+  const leftDoors = compartments.filter(({ xMm, doorMm }) => last > 0 && xMm === 0 && doorMm > 0);
+  const begin = leftDoors.length > 0 ? Math.max(...leftDoors.map(({ widthMm }) => widthMm)) + GAP_MM : 0;
+  return compartments.flatMap((inside): Panel[] => {
+    const body: Panel = {
+      key: `${inside.id} body`,
+      compartmentId: inside.id,
+      side: 'body',
+      title: titled(inside.name),
+      cold: inside.cold,
+      x: begin + inside.xMm,
+      y: inside.yMm,
+      width: inside.widthMm,
+      height: inside.heightMm,
+    };
+    if (inside.doorMm <= 0) return [body];
+    const x = leftDoors.includes(inside) ? 0 : body.x + body.width + GAP_MM;
+    return [body, { ...body, key: `${inside.id} door`, side: 'door', title: `${body.title} door`, x }];
+  });
+}
+
+/** The paper that holds all panels, with room for a line of words above each, mm. */
+export function paperOf(panels: readonly Panel[], words: number): Rect {
+  const right = Math.max(100, ...panels.map(({ x, width }) => x + width));
+  const foot = Math.max(100, ...panels.map(({ y, height }) => y + height));
+  return { x: -10, y: -10 - words, width: right + 20, height: foot + 20 + words };
+}
+
+/** Where a box of a panel stands on the paper. Seen from above the front is at the foot. */
+export function rectOf(box: Box, panel: Panel, look: Look): Rect {
+  return look === 'front'
+    ? { x: panel.x + box.xMm, y: panel.y + box.yMm, width: box.widthMm, height: box.heightMm }
+    : {
+        x: panel.x + box.xMm,
+        y: panel.y + panel.height - box.zMm - box.depthMm,
+        width: box.widthMm,
+        height: box.depthMm,
+      };
+}
+
+/** A zone of the drawing on the paper. */
+export interface ZoneOnPaper {
+  id: string;
+  rect: Rect;
+  box: Box;
+  depth: number;
+}
+
+/** All zones on the paper, outer ones first; from above the lowest first. */
+export function zonesOnPaper(drawing: ApplianceDrawing, panels: readonly Panel[], look: Look): ZoneOnPaper[] {
+  const byPanel = new Map(panels.map((panel) => [panel.key, panel]));
+  const depthOf = (id: string | null): number => {
+    const zone = drawing.zones.find((one) => one.id === id);
+    return zone ? 1 + depthOf(zone.parentId) : 0;
+  };
+  return drawing.zones
+    .flatMap((zone): ZoneOnPaper[] => {
+      const panel = byPanel.get(`${zone.compartmentId} ${zone.side}`);
+      if (!panel) return [];
+      const box = placedBox(zone, drawing.zones);
+      return [{ id: zone.id, rect: rectOf(box, panel, look), box, depth: depthOf(zone.parentId) }];
+    })
+    .sort((a, b) =>
+      look === 'above'
+        ? b.box.yMm - a.box.yMm || a.depth - b.depth
+        : a.depth - b.depth || b.box.zMm - a.box.zMm,
+    );
+}
