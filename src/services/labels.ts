@@ -39,8 +39,14 @@ function happenedLine(history: readonly HistoryEvent[]): string {
   return `${word} ${sayPlainDate(told.on)}`;
 }
 
-function drawQr(document: PDFKit.PDFDocument, text: string, x: number, y: number, side: number): void {
-  const { modules } = QRCode.create(text, { errorCorrectionLevel: 'M' });
+/** Draws the modules of a QR code as a square. */
+export function drawQr(
+  document: PDFKit.PDFDocument,
+  modules: QRCode.QRCode['modules'],
+  x: number,
+  y: number,
+  side: number,
+): void {
   const cell = side / modules.size;
   document.fillColor('#000000');
   for (let row = 0; row < modules.size; row++) {
@@ -93,7 +99,7 @@ function drawLabel(
   top = line('text', 9, SLATE, label.happened, top);
   top = line('strong', 11.5, INK, label.due, top + 1);
   line('text', 7.8, SLATE, label.thenDo, top + 1, 2);
-  drawQr(document, label.address, qrX, y, qrSide);
+  drawQr(document, QRCode.create(label.address, { errorCorrectionLevel: 'M' }).modules, qrX, y, qrSide);
   document
     .font('heading')
     .fontSize(12 * scale)

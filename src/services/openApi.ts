@@ -114,6 +114,19 @@ export function openApi() {
           responses: { '200': answer('the choices'), ...ERRORS },
         },
       },
+      '/api/v1/appliances/{id}': {
+        get: {
+          summary: 'One appliance as drawn, with its version',
+          parameters: [{ name: 'id', in: 'path', required: true, schema: { type: 'string' } }],
+          responses: { '200': answer('the drawing'), ...ERRORS },
+        },
+      },
+      '/api/v1/zone-labels': read('Labels for the zones of an appliance as PDF', [
+        query('appliance', 'its id'),
+      ]),
+      '/api/v1/chest-plan': read('The plan of a chest as PDF', [query('appliance', 'its id')]),
+      '/api/v1/kitchen-check': read('What is wrong in the kitchen, each with why and what to do'),
+      '/api/v1/tidy': read('Moves that make the kitchen better, as a walk'),
       '/api/v1/zones': read('Zones in the cook’s order'),
       '/api/v1/foods': read('Foods and their figures', [query('q', 'part of a name'), ...PAGED]),
       '/api/v1/foods/{id}': {

@@ -1,6 +1,8 @@
-import loadHighs from 'highs';
 import Joi from 'joi';
-import { type PlacedFood, type PlacingPackage, type PlacingZone, ZONE_KINDS } from '@/core/placement/placing';
+import { ZONE_KINDS } from '@/core/kitchen/drawing';
+import type { PlacedFood, PlacingPackage, PlacingZone } from '@/core/placement/placing';
+import { whatHelps } from '@/core/placement/whatHelps';
+import { solveProgram } from './solver';
 import { hardFault } from '@/core/placement/hardRules';
 import { mayDrip } from '@/core/placement/neighbours';
 import { greedyPlacement } from '@/core/placement/greedyPlacement';
@@ -63,6 +65,10 @@ export const placementSchema = Joi.object({
         rigid_mm: Joi.array().items(Joi.number().min(1).max(5000)).length(3).allow(null).default(null),
         days_left: Joi.number().min(-10_000).max(10_000).allow(null).default(null),
         takes_per_week: Joi.number().min(0).max(1000).allow(null).default(0),
+        pinned: id
+          .allow(null)
+          .default(null)
+          .description('the zone the cook chose; hard rules hold there too'),
       }),
     )
     .max(200)
@@ -98,6 +104,7 @@ interface PlacementRequest {
     rigid_mm: [number, number, number] | null;
     days_left: number | null;
     takes_per_week: number | null;
+    pinned: string | null;
   }[];
 }
 
@@ -120,9 +127,6 @@ const toZone = (zone: PlacementRequest['zones'][number]): PlacingZone => ({
   lifts: zone.lifts,
 });
 
-const SOLVE_SECONDS = 1.5;
-/** Of the whole worth; of the scores alone it is less than one in a hundred. */
-const GAP = 2e-4;
 /** A move is worth telling from this gain on, in points. */
 const WORTH_MOVING = 15;
 const HARD_GAIN = 100;
@@ -130,11 +134,8 @@ const MOST_MOVES = 10;
 
 /** What the solver finds in its time. */
 async function solve({ lp, possible }: PlacementModel): Promise<Possible[]> {
-  const highs = await loadHighs();
-  const { Columns } = highs.solve(lp, { time_limit: SOLVE_SECONDS, mip_rel_gap: GAP, output_flag: false });
-  return Object.entries(Columns)
-    .filter(([name, column]) => /^x\d+$/.test(name) && 'Primal' in column && (column.Primal ?? 0) > 0.5)
-    .flatMap(([name]) => possible[Number(name.slice(1))] ?? []);
+  const chosen = await solveProgram(lp);
+  return chosen.flatMap((name) => (/^x\d+$/.test(name) ? (possible[Number(name.slice(1))] ?? []) : []));
 }
 
 /** The better of what the solver finds in its time and what moving and swapping finds without it. */
@@ -214,10 +215,24 @@ export async function estimatePlacement(body: unknown) {
     daysLeft: found.days_left,
     takesPerWeek: found.takes_per_week ?? 0,
   }));
-  const model = placementModel(zones, contents, packages);
+  const pins = new Map(request.packages.map(({ id: packageId, pinned }) => [packageId, pinned]));
+  const lost = request.packages.find(
+    ({ pinned }) => pinned !== null && !zones.some((zone) => zone.id === pinned),
+  );
+  if (lost) {
+    throw new Problem(422, 'unknown-zone', `There is no zone “${lost.pinned}” to pin ${lost.id} to.`, {
+      fields: [{ path: 'packages', message: `zone ${lost.pinned} is not among the zones` }],
+    });
+  }
+  const model = placementModel(zones, contents, packages, (found) => pins.get(found.id) ?? null);
   const { faults } = model;
   const chosen = await place(zones, packages, model);
   const placed = new Set(chosen.map((one) => one.package));
+  const free = new Map(zones.map((zone) => [zone.id, zone.freeLitres]));
+  for (const { package: p, zone: z } of chosen) {
+    const zoneId = zones[z]?.id ?? '';
+    free.set(zoneId, (free.get(zoneId) ?? 0) - (packages[p]?.litres ?? 0));
+  }
   return {
     assignments: chosen.map(({ package: p, zone, score }) => ({
       id: packages[p]?.id,
@@ -225,9 +240,11 @@ export async function estimatePlacement(body: unknown) {
       score: Number(score.points.toFixed(1)),
       reasons: score.reasons,
     })),
-    refused: packages.flatMap((found, p) =>
-      placed.has(p) ? [] : [{ id: found.id, ...refusalOf(found, faults[p] ?? [], zones.length) }],
-    ),
+    refused: packages.flatMap((found, p) => {
+      if (placed.has(p)) return [];
+      const refusal = refusalOf(found, faults[p] ?? [], zones.length);
+      return [{ id: found.id, ...refusal, helps: whatHelps(found, refusal, zones, free) }];
+    }),
     moves: movesOf(zones, contents),
   };
 }

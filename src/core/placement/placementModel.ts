@@ -42,11 +42,14 @@ function sum(terms: readonly string[]): string {
 /**
  * Builds the placement of a whole haul (RULES 4): every package at most once, no zone over its free litres, raw never with or
  * above what raw juice must not reach (P3), the most packages placed and of those the best score.
+ *
+ * @param pinnedTo the zone the cook chose for a package; `null`: any
  */
 export function placementModel(
   zones: readonly PlacingZone[],
   contents: readonly PlacedFood[],
   packages: readonly PlacingPackage[],
+  pinnedTo: (found: PlacingPackage) => string | null = () => null,
 ): PlacementModel {
   const shut = shutByContents(zones, contents);
   const possible: Possible[] = [];
@@ -57,6 +60,8 @@ export function placementModel(
         (isExposed(found.food) && shut.toExposed.has(zone.id));
       const fault = hardFault(found, zone) ?? (drips ? DRIP : null);
       if (fault) return [fault];
+      const pinned = pinnedTo(found);
+      if (pinned !== null && pinned !== zone.id) return [];
       possible.push({ package: p, zone: z, score: softScore(found, zone, zones, contents) });
       return [];
     }),

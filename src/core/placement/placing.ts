@@ -1,12 +1,11 @@
 import type { Food } from '../foods/food';
-
-export const ZONE_KINDS = ['shelf', 'drawer', 'door', 'bin', 'basket', 'layer'] as const;
+import type { ZoneKind } from '../kitchen/drawing';
 
 /** A zone as the solver sees it. Litres, mm, °C; `order` counts from the top. */
 export interface PlacingZone {
   id: string;
   appliance: string;
-  kind: (typeof ZONE_KINDS)[number];
+  kind: ZoneKind;
   /** `null`: nobody measured it. */
   temperatureC: number | null;
   humidity: 'low' | 'high' | null;

@@ -20,9 +20,12 @@ const POINTS = {
   lift: -4,
   low: 1,
   room: 3,
+  air: -6,
 } as const;
 const SOON_DAYS = 3;
 const HEAVY_LITRES = 2;
+/** Of a fridge zone's litres that stay free for air. */
+const AIR_SHARE = 0.2;
 
 /** Where a zone stands in its appliance: 0 at the top, 1 at the bottom. */
 function depthOf(zone: PlacingZone, zones: readonly PlacingZone[]): number {
@@ -32,7 +35,7 @@ function depthOf(zone: PlacingZone, zones: readonly PlacingZone[]): number {
 }
 
 function isHome({ home }: Food, zone: PlacingZone, depth: number): boolean {
-  const shelf = zone.kind === 'shelf' || zone.kind === 'bin';
+  const shelf = zone.kind === 'shelf' || zone.kind === 'bin' || zone.kind === 'tray';
   switch (home) {
     case 'fridge-upper':
       return shelf && depth <= 0.4;
@@ -54,7 +57,8 @@ function isHome({ home }: Food, zone: PlacingZone, depth: number): boolean {
   }
 }
 
-const clash = (a: Food, b: Food): boolean =>
+/** True when one of two foods gives the ethylene that ripens the other. */
+export const clash = (a: Food, b: Food): boolean =>
   (['giver', 'both'].includes(a.ethylene) && ['taker', 'both'].includes(b.ethylene)) ||
   (['giver', 'both'].includes(b.ethylene) && ['taker', 'both'].includes(a.ethylene));
 
@@ -105,6 +109,8 @@ export function softScore(
   }
   if (found.litres >= HEAVY_LITRES)
     add(POINTS.low * depth * found.litres, depth >= 0.5 ? 'heavy things low' : '');
+  if (!isFreezerZone(zone) && zone.freeLitres - found.litres < AIR_SHARE * zone.litres)
+    add(POINTS.air, 'little air is left there');
   add(zone.litres > 0 ? POINTS.room * (zone.freeLitres / zone.litres) : 0, '');
   if (reasons.length === 0) reasons.push('there is room, and no rule speaks against it');
   return { points, reasons };

@@ -1,19 +1,7 @@
 'use client';
 
-import {
-  closestCenter,
-  DndContext,
-  KeyboardSensor,
-  PointerSensor,
-  useSensor,
-  useSensors,
-} from '@dnd-kit/core';
-import {
-  horizontalListSortingStrategy,
-  SortableContext,
-  sortableKeyboardCoordinates,
-  useSortable,
-} from '@dnd-kit/sortable';
+import { closestCenter, DndContext, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
+import { horizontalListSortingStrategy, SortableContext, useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { GripVertical, Plus } from 'lucide-react';
 import Link from 'next/link';
@@ -34,11 +22,15 @@ export function KitchenScale({
   onChoose: (id: string) => void;
 }) {
   const { act } = useDoor();
-  const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
-    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
-  );
+  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
   const ids = appliances.map(({ drawing }) => drawing.id);
+  const put = (id: string, place: number): void => {
+    const at = Math.min(ids.length - 1, Math.max(0, place));
+    if (ids[at] === id) return;
+    const order = ids.filter((one) => one !== id);
+    order.splice(at, 0, id);
+    void act({ type: 'kitchen.order', appliances: order });
+  };
   const highest = Math.max(
     600,
     ...appliances.map(({ drawing }) => paperOf(panelsOf(drawing, 'front'), 0).height),
@@ -49,11 +41,7 @@ export function KitchenScale({
       sensors={sensors}
       collisionDetection={closestCenter}
       onDragEnd={({ active, over }) => {
-        if (!over || active.id === over.id) return;
-        const rest = ids.filter((id) => id !== active.id);
-        const [from, to] = [ids.indexOf(String(active.id)), ids.indexOf(String(over.id))];
-        rest.splice(rest.indexOf(String(over.id)) + (from < to ? 1 : 0), 0, String(active.id));
-        void act({ type: 'kitchen.order', appliances: rest });
+        if (over) put(String(active.id), ids.indexOf(String(over.id)));
       }}
     >
       <SortableContext items={ids} strategy={horizontalListSortingStrategy}>
@@ -68,6 +56,7 @@ export function KitchenScale({
               pxPerMm={HIGH_PX / highest}
               chosen={plan.drawing.id === chosen}
               onChoose={onChoose}
+              onMove={(by) => put(plan.drawing.id, ids.indexOf(plan.drawing.id) + by)}
             />
           ))}
           <li className="shrink-0 self-end pb-3">
@@ -86,11 +75,13 @@ function ApplianceAtScale({
   pxPerMm,
   chosen,
   onChoose,
+  onMove,
 }: {
   plan: AppliancePlan;
   pxPerMm: number;
   chosen: boolean;
   onChoose: (id: string) => void;
+  onMove: (by: number) => void;
 }) {
   const { attributes, listeners, setNodeRef, transform, transition } = useSortable({ id: drawing.id });
   const panels = panelsOf(drawing, 'front');
@@ -110,7 +101,13 @@ function ApplianceAtScale({
           type="button"
           {...attributes}
           {...listeners}
-          aria-label={`Move ${drawing.name} to another place`}
+          aria-label={`Move ${drawing.name}: drag, or the arrow keys`}
+          onKeyDown={(event) => {
+            if (event.key === 'ArrowLeft' || event.key === 'ArrowRight') {
+              event.preventDefault();
+              onMove(event.key === 'ArrowLeft' ? -1 : 1);
+            }
+          }}
           className="flex min-h-11 min-w-8 cursor-grab items-center justify-center text-slate"
         >
           <GripVertical aria-hidden size={20} />

@@ -75,6 +75,7 @@ export function DrawBench({ view, begin }: { view: DrawView; begin: ApplianceDra
   return (
     <div className="grid gap-3 lg:h-[calc(100dvh-9.6rem)] lg:grid-cols-[minmax(0,1fr)_23rem] lg:grid-rows-[auto_minmax(0,1fr)]">
       <header className="flex flex-wrap items-end gap-2 lg:col-span-2">
+        <h1 className="sr-only">Drawing of {present.name}</h1>
         <Link href="/kitchen" className="button" aria-label="Back to the kitchen">
           <ArrowLeft aria-hidden size={20} />
         </Link>

@@ -9,13 +9,13 @@ import {
   useRef,
   useState,
 } from 'react';
-import { changeZone, slideEdge, withZones, zoneIn } from '@/core/kitchen/changeZone';
+import { changeZone, removeZone, slideEdge, withZones, zoneIn } from '@/core/kitchen/changeZone';
 import { type ApplianceDrawing, AXES, type DrawnZone, snap, SNAP_MM } from '@/core/kitchen/drawing';
 import { Refusal } from '@/core/refusal';
 import { type Look, paperOf, panelsOf, zonesOnPaper } from './panels';
 import { sayZone } from './sayZone';
 import type { Drawing } from './useDrawing';
-import { type Grip, ZoneOnPaper } from './ZoneOnPaper';
+import { type Grip, GripsOnPaper, ZoneOnPaper } from './ZoneOnPaper';
 
 const [ACROSS, DOWN, BACK] = AXES;
 /** Two lines of words above each compartment. */
@@ -103,11 +103,7 @@ export function DrawPaper({ drawing: state, look }: { drawing: Drawing; look: Lo
   const live = drag?.live ?? present;
   const panels = useMemo(() => panelsOf(live, look), [live, look]);
   const paper = useMemo(() => paperOf(panels, WORDS_PX * mm), [panels, mm]);
-  // What is chosen lies on top, so that its grips can be reached.
-  const zones = useMemo(() => {
-    const all = zonesOnPaper(live, panels, look);
-    return [...all.filter(({ id }) => id !== selected), ...all.filter(({ id }) => id === selected)];
-  }, [live, panels, look, selected]);
+  const zones = useMemo(() => zonesOnPaper(live, panels, look), [live, panels, look]);
   const byId = useMemo(() => new Map(live.zones.map((zone) => [zone.id, zone])), [live]);
 
   useEffect(() => {
@@ -187,12 +183,16 @@ export function DrawPaper({ drawing: state, look }: { drawing: Drawing; look: Lo
       } else if (event.key === 'Enter' || event.key === ' ') {
         event.preventDefault();
         document.getElementById('zone-name')?.focus();
+      } else if (event.key === 'Delete') {
+        event.preventDefault();
+        change((drawing) => removeZone(drawing, id), null);
       } else if (event.key === 'Escape') refuse('');
     },
     [change, look, refuse],
   );
 
-  const box = selected === null ? undefined : zones.find(({ id }) => id === selected)?.box;
+  const chosen = zones.find(({ id }) => id === selected);
+  const box = chosen?.box;
   return (
     <svg
       ref={svg}
@@ -271,6 +271,7 @@ export function DrawPaper({ drawing: state, look }: { drawing: Drawing; look: Lo
           />
         );
       })}
+      {chosen && <GripsOnPaper id={chosen.id} {...chosen.rect} mm={mm} onGrip={onGrip} />}
       {drag !== null && drag.fault !== '' && (
         <text
           x={paper.x + 4}

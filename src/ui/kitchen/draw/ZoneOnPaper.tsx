@@ -28,7 +28,7 @@ interface Props {
 const WORD_PX = 15;
 const GRIP_PX = 14;
 
-/** One zone on the paper: a box with its name and measures; chosen, its edges can be taken hold of. */
+/** One zone on the paper: a box with its name and measures; choose it to take hold of its edges. */
 export const ZoneOnPaper = memo(function ZoneOnPaper(props: Props) {
   const { id, name, says, kind, x, y, width, height, mm, selected, wrong, ghost, onGrip, onKey, onSelect } =
     props;
@@ -74,36 +74,46 @@ export const ZoneOnPaper = memo(function ZoneOnPaper(props: Props) {
           </text>
         </svg>
       </g>
-      {selected &&
-        (
-          [
-            ['left', x, y + height / 2, 'ew-resize'],
-            ['right', x + width, y + height / 2, 'ew-resize'],
-            ['top', x + width / 2, y, 'ns-resize'],
-            ['bottom', x + width / 2, y + height, 'ns-resize'],
-          ] as const
-        ).map(([grip, cx, cy, cursor]) => (
-          <g
-            key={grip}
-            data-grip={grip}
-            style={{ cursor }}
-            onPointerDown={(event) => onGrip(event, id, grip)}
-          >
-            <circle cx={cx} cy={cy} r={22 * mm} fill="transparent" />
-            <circle
-              cx={cx}
-              cy={cy}
-              r={(GRIP_PX / 2) * mm}
-              fill="var(--deep)"
-              stroke="var(--snow)"
-              strokeWidth={2}
-              vectorEffect="non-scaling-stroke"
-            />
-          </g>
-        ))}
     </g>
   );
 });
+
+/** The edges of the chosen zone, to be taken hold of; drawn over everything else. */
+export function GripsOnPaper({
+  id,
+  x,
+  y,
+  width,
+  height,
+  mm,
+  onGrip,
+}: Pick<Props, 'id' | 'x' | 'y' | 'width' | 'height' | 'mm' | 'onGrip'>) {
+  return (
+    <>
+      {(
+        [
+          ['left', x, y + height / 2, 'ew-resize'],
+          ['right', x + width, y + height / 2, 'ew-resize'],
+          ['top', x + width / 2, y, 'ns-resize'],
+          ['bottom', x + width / 2, y + height, 'ns-resize'],
+        ] as const
+      ).map(([grip, cx, cy, cursor]) => (
+        <g key={grip} data-grip={grip} style={{ cursor }} onPointerDown={(event) => onGrip(event, id, grip)}>
+          <circle cx={cx} cy={cy} r={22 * mm} fill="transparent" />
+          <circle
+            cx={cx}
+            cy={cy}
+            r={(GRIP_PX / 2) * mm}
+            fill="var(--deep)"
+            stroke="var(--snow)"
+            strokeWidth={2}
+            vectorEffect="non-scaling-stroke"
+          />
+        </g>
+      ))}
+    </>
+  );
+}
 
 /** What tells a drawer from a shelf at a glance. */
 function KindMark({

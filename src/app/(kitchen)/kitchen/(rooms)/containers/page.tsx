@@ -1,0 +1,14 @@
+import type { Metadata } from 'next';
+import { readContainersView } from '@/services/containers';
+import { ContainerBench } from '@/ui/kitchen/containers/ContainerBench';
+
+export const metadata: Metadata = { title: 'Containers' };
+
+export default async function ContainersPage() {
+  return (
+    <>
+      <h1 className="text-[1.6rem]">Containers and what fits where</h1>
+      <ContainerBench view={await readContainersView()} />
+    </>
+  );
+}
