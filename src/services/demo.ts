@@ -65,7 +65,7 @@ interface DemoHousehold {
   household: { name: string; timeZone: string; currency: string; caution: Caution };
   appliances: DemoAppliance[];
   containers: Omit<Container, 'id'>[];
-  jobs: (Pick<Job, 'kind' | 'name' | 'everyDays'> & { daysAgo: number })[];
+  jobs: (Pick<Job, 'kind' | 'name' | 'everyDays'> & { daysAgo: number; frostMm?: number })[];
   foods: (Partial<Food> & { copy: string; id: string; name: string })[];
   days: { daysAgo: number; hour: number; lines: string[] }[];
   minutesAgo: { minutes: number; lines: string[] }[];
@@ -137,10 +137,10 @@ async function addKitchen(demo: DemoHousehold): Promise<void> {
     }
     for (const { daysAgo, ...job } of demo.jobs) {
       await putJob(db, householdId, {
+        frostMm: null,
         ...job,
         id: newUuid(),
         dueOn: null,
-        frostMm: null,
         retired: false,
         lastOn: addDays(todayIn(demo.household.timeZone), -daysAgo),
       });

@@ -80,6 +80,7 @@ export async function readKitchenContents(context: HouseholdContext): Promise<Ki
     const gone = left.get(zone.id);
     const leftOn = gone === undefined ? null : dateInZone(gone, household.timeZone);
     const cameOn = came.get(zone.id) ?? null;
+    const filled = fills.get(zone.id)?.litres ?? 0;
     return {
       id: zone.id,
       name: zone.name,
@@ -93,10 +94,8 @@ export async function readKitchenContents(context: HouseholdContext): Promise<Ki
       humidity: zone.humidity,
       order: placedBox(zone, kitchen.zones).yMm,
       litres: zone.litres,
-      freeLitres: Math.max(
-        0,
-        Math.min(zone.litres, zone.limitLitres ?? Infinity) - (fills.get(zone.id)?.litres ?? 0),
-      ),
+      freeLitres: Math.max(0, Math.min(zone.litres, zone.limitLitres ?? Infinity) - filled),
+      filledLitres: filled,
       widthMm: zone.widthMm,
       depthMm: zone.depthMm,
       heightMm: zone.heightMm,

@@ -114,7 +114,7 @@ async function readPlans(context: HouseholdContext): Promise<AppliancePlan[]> {
         compartment: zone.compartmentId,
         cold: zone.cold,
         measures: `${zone.widthMm} × ${zone.heightMm} × ${zone.depthMm} mm`,
-        litres: zone.litres,
+        litres: Math.round(most * 10) / 10,
         free_litres: Math.max(0, Math.round((most - litres) * 10) / 10),
         grams: masses.get(zone.id) ?? 0,
         packages,

@@ -95,7 +95,7 @@ test('foods: search forgives spelling, a wish that loosens is refused, a near fo
   page,
 }) => {
   await page.goto('/kitchen');
-  await page.getByRole('link', { name: 'Browse foods' }).click();
+  await page.getByRole('link', { name: 'Foods', exact: true }).click();
   await page.getByRole('searchbox').fill('hadock');
   await expect(page.getByRole('status').filter({ hasText: 'nearest names' })).toBeVisible();
   await page.getByRole('link', { name: /^Smoked haddock/ }).click();
@@ -137,7 +137,7 @@ test('the scope switch shows one room or one appliance, and a job is ticked off'
 test('household: lead days are checked while one types; the calendar address is shown and renewed', async ({
   page,
 }) => {
-  await page.goto('/kitchen');
+  await page.goto('/kitchen/household');
   const address = page.getByRole('textbox', { name: /Calendar address/ });
   const before = await address.inputValue();
   expect(before).toMatch(/calendar\.ics\?key=[\w-]{43}$/);

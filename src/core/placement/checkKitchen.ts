@@ -157,7 +157,7 @@ export function checkKitchen(
         }
       }
     }
-    if (zone.limitLitres !== null && zone.litres - zone.freeLitres > zone.limitLitres + 1e-6) {
+    if (zone.limitLitres !== null && zone.filledLitres > zone.limitLitres + 1e-6) {
       add(
         'C8',
         zone,
@@ -218,10 +218,10 @@ export function checkKitchen(
     const [zone] = inside;
     if (!zone || zone.cold !== 'fridge') continue;
     const litres = inside.reduce((sum, one) => sum + one.litres, 0);
-    const filled = inside.reduce((sum, one) => sum + one.litres - one.freeLitres, 0);
+    const filled = inside.reduce((sum, one) => sum + one.filledLitres, 0);
     if (litres > 0 && filled / litres > AIR_LINE) {
       const fullest =
-        [...inside].sort((a, b) => a.freeLitres / a.litres - b.freeLitres / b.litres)[0] ?? zone;
+        [...inside].sort((a, b) => b.filledLitres / b.litres - a.filledLitres / a.litres)[0] ?? zone;
       add(
         'C5',
         fullest,

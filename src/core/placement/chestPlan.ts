@@ -1,4 +1,6 @@
 import type { KitchenZone, LyingPackage } from './lyingPackage';
+import { mayDrip } from './neighbours';
+import { isExposed, isRaw } from './placing';
 
 /** Where the foods of a chest lie, or should: the zone of each by the package's id. */
 export type ChestPlan = ReadonlyMap<string, string>;
@@ -28,13 +30,43 @@ const may = (zone: KitchenZone, found: LyingPackage): boolean => found.zone === 
 /** A move must be worth something: it costs this much of a lift a week. */
 const MOVE = 0.001;
 
+interface Choice {
+  name: string;
+  zone: KitchenZone;
+  z: number;
+}
+
+/** Raw never comes above or beside what is not cooked after it (P3), but where both lie so already. */
+function drips(
+  zones: readonly KitchenZone[],
+  contents: readonly LyingPackage[],
+  names: readonly (readonly Choice[])[],
+): string[] {
+  const rows: string[] = [];
+  contents.forEach((raw, r) => {
+    if (!isRaw(raw.food)) return;
+    contents.forEach((other, o) => {
+      if (!isExposed(other.food)) return;
+      for (const above of names[r] ?? []) {
+        for (const below of names[o] ?? []) {
+          const asNow = above.zone.id === raw.zone && below.zone.id === other.zone;
+          if (!asNow && mayDrip(above.zone, below.zone)) {
+            rows.push(`drip${r}_${above.z}_${o}_${below.z}: ${above.name} + ${below.name} <= 1`);
+          }
+        }
+      }
+    });
+  });
+  return rows;
+}
+
 /**
  * The plan of a chest as a program for a solver: every food in one zone, no zone over its room, the fewest lifts a week, and of
  * equal plans the one with the fewest moves. Binary `x<food>_<zone>` by position in the lists.
  */
 export function chestProgram(zones: readonly KitchenZone[], contents: readonly LyingPackage[]): string {
   const names = contents.map((found, f) =>
-    zones.flatMap((zone, z) => (may(zone, found) ? [{ name: `x${f}_${z}`, zone, z }] : [])),
+    zones.flatMap((zone, z): Choice[] => (may(zone, found) ? [{ name: `x${f}_${z}`, zone, z }] : [])),
   );
   const sum = (terms: readonly string[]): string => terms.join('\n + ');
   const cost = contents.flatMap((found, f) =>
@@ -53,11 +85,12 @@ export function chestProgram(zones: readonly KitchenZone[], contents: readonly L
       ? []
       : [`room${z}: ${sum(terms)} <= ${(roomOf(zone, contents) + 1e-3).toFixed(4)}`];
   });
+  const apart = drips(zones, contents, names);
   return [
     'Minimize',
     ` obj: ${sum(cost)}`,
     'Subject To',
-    ...[...once, ...room].map((row) => ` ${row}`),
+    ...[...once, ...room, ...apart].map((row) => ` ${row}`),
     'Binary',
     ...names.flat().map(({ name }) => ` ${name}`),
     'End',

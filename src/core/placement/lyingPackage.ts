@@ -14,6 +14,8 @@ export interface KitchenZone extends PlacingZone {
   keptEmpty: boolean;
   hardToReach: boolean;
   limitLitres: number | null;
+  /** What lies in it takes up so many litres. */
+  filledLitres: number;
   /** Zones in front of it. */
   behind: number;
   /** When something last came in or went out; `null`: never. */

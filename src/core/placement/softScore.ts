@@ -62,16 +62,39 @@ export const clash = (a: Food, b: Food): boolean =>
   (['giver', 'both'].includes(a.ethylene) && ['taker', 'both'].includes(b.ethylene)) ||
   (['giver', 'both'].includes(b.ethylene) && ['taker', 'both'].includes(a.ethylene));
 
-function purposePoints({ food, daysLeft }: PlacingPackage, { purpose }: PlacingZone): [number, string] {
-  const wanted = purpose.trim().toLowerCase();
-  if (wanted === '') return [0, ''];
-  const meets =
-    (wanted.includes('leftover') && food.group === 'leftovers') ||
-    (wanted.includes('use-up') && daysLeft !== null && daysLeft <= SOON_DAYS) ||
-    (wanted.includes('raw') && isRaw(food)) ||
+/** Words of a zone's purpose, and the groups of food they mean. */
+const PURPOSE_GROUPS: readonly (readonly [word: RegExp, groups: readonly string[]])[] = [
+  [/leftover|dinner|lunch/, ['leftovers', 'soup-sauce', 'ready-meal', 'cooked-meat', 'grain-legume']],
+  [/dairy|milk/, ['dairy', 'cheese']],
+  [/butter/, ['fat']],
+  [/egg/, ['egg']],
+  [/fish/, ['raw-fish', 'shellfish']],
+  [/meat/, ['raw-meat', 'raw-poultry', 'cooked-meat', 'deli']],
+  [/fruit|smoothie/, ['fruit']],
+  [/lea[fv]|green|salad|vegetable/, ['vegetable', 'herb']],
+  [/bread|bake/, ['bread-bake', 'dough']],
+  [/sauce|jar|condiment/, ['condiment', 'soup-sauce']],
+  [/bottle|drink/, ['drink']],
+  [/pet/, ['pet']],
+];
+
+function meetsPurpose({ food, daysLeft }: PlacingPackage, wanted: string): boolean {
+  if (/use.?up|eat first/.test(wanted) && daysLeft !== null && daysLeft <= SOON_DAYS) return true;
+  if (/\braw\b/.test(wanted) && isRaw(food)) return true;
+  return (
     wanted.includes(food.group) ||
-    food.dietTags.some((tag) => wanted.includes(tag));
-  return meets ? [POINTS.purpose, `the zone is for ${purpose}`] : [POINTS.wrongPurpose, ''];
+    PURPOSE_GROUPS.some(([word, groups]) => word.test(wanted) && groups.includes(food.group))
+  );
+}
+
+/** A purpose that is about food at all; "backups" or "taken every week" suits anything. */
+const isAboutFood = (wanted: string): boolean =>
+  /use.?up|\braw\b/.test(wanted) || PURPOSE_GROUPS.some(([word]) => word.test(wanted));
+
+function purposePoints(found: PlacingPackage, { purpose }: PlacingZone): [number, string] {
+  const wanted = purpose.trim().toLowerCase();
+  if (meetsPurpose(found, wanted)) return [POINTS.purpose, `the zone is for ${purpose}`];
+  return isAboutFood(wanted) ? [POINTS.wrongPurpose, ''] : [0, ''];
 }
 
 /** How well a package lies in a zone (RULES 4, the soft rules), with a reason for every point of weight. */
@@ -97,7 +120,8 @@ export function softScore(
   }
   add(...purposePoints(found, zone));
   const inside = contents.filter((one) => one.zone === zone.id);
-  if (inside.some((one) => clash(one.food, food))) add(POINTS.ethylene, 'ethylene: givers ripen takers');
+  if (!isFreezerZone(zone) && inside.some((one) => clash(one.food, food)))
+    add(POINTS.ethylene, 'ethylene: givers ripen takers');
   if (inside.some((one) => one.food.id === food.id)) add(POINTS.sameFood, 'beside what is the same');
   else if (inside.some((one) => one.food.group === food.group)) add(POINTS.sameGroup, 'beside its like');
   if (found.daysLeft !== null && found.daysLeft <= SOON_DAYS && zone.lifts === 0 && zone.kind !== 'drawer') {

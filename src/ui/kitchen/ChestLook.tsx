@@ -5,7 +5,7 @@ import { type Look, panelsOf, paperOf, zonesOnPaper } from './draw/panels';
 /** A chest to scale with its measures, from the side or from above; each zone with how many lifts it costs. */
 export function ChestLook({ drawing, look }: { drawing: ApplianceDrawing; look: Look }) {
   const panels = panelsOf(drawing, look);
-  const word = Math.max(18, Math.round(paperOf(panels, 0).width / 34));
+  const word = Math.max(18, Math.round(paperOf(panels, 0).width / 27));
   const paper = paperOf(panels, word * 1.8);
   return (
     <figure>
@@ -44,7 +44,7 @@ export function ChestLook({ drawing, look }: { drawing: ApplianceDrawing; look: 
                 {...rect}
                 rx={6}
                 fill={lifts === 0 ? 'var(--snow)' : lifts === 1 ? 'var(--ice-top)' : 'var(--ice)'}
-                fillOpacity={0.85}
+                fillOpacity={look === 'front' ? 0.85 : 1}
                 stroke="var(--slate)"
                 strokeWidth={2}
               />

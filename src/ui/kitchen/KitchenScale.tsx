@@ -108,7 +108,7 @@ function ApplianceAtScale({
               onMove(event.key === 'ArrowLeft' ? -1 : 1);
             }
           }}
-          className="flex min-h-11 min-w-8 cursor-grab items-center justify-center text-slate"
+          className="flex min-h-11 min-w-11 cursor-grab items-center justify-center text-slate"
         >
           <GripVertical aria-hidden size={20} />
         </button>

@@ -3,6 +3,7 @@
 import { Printer } from 'lucide-react';
 import { useState } from 'react';
 import type { Container } from '@/core/packaging/container';
+import { fitContainer } from '@/core/packaging/fit';
 import type { ContainersView } from '@/services/containers';
 import { Choice } from '../../forms/Choice';
 import { ContainerForm } from './ContainerForm';
@@ -16,6 +17,8 @@ export function ContainerBench({ view: { containers, zones } }: { view: Containe
   const [edited, setEdited] = useState<Container | 'new' | null>(null);
   const [shown, setShown] = useState<string | null>(null);
   const zone = zones.find(({ id }) => id === zoneId) ?? zones[0];
+  const fits = zone ? containers.filter((container) => fitContainer(zone, container).length > 0) : [];
+  const drawn = fits.find(({ id }) => id === shown) ?? fits[0] ?? null;
   return (
     <div className="mt-2 grid items-start gap-4 lg:grid-cols-[22rem_minmax(0,1fr)] print:block">
       <section className="card p-4 print:hidden" aria-labelledby="owned">
@@ -79,13 +82,9 @@ export function ContainerBench({ view: { containers, zones } }: { view: Containe
                 <Printer aria-hidden size={18} /> Print
               </button>
             </div>
-            <FitTable zone={zone} containers={containers} shown={shown} onShow={setShown} />
+            <FitTable zone={zone} containers={containers} shown={drawn?.id ?? null} onShow={setShown} />
           </section>
-          <FitDrawing
-            zone={zone}
-            container={containers.find(({ id }) => id === shown) ?? null}
-            containers={containers}
-          />
+          <FitDrawing zone={zone} container={drawn} containers={containers} />
           <MixCard zone={zone} containers={containers} />
         </div>
       )}

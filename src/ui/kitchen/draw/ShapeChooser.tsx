@@ -18,7 +18,7 @@ export function ShapeChooser() {
             <SmallDrawing shape={id} />
             <span>
               <b className="block font-heading text-[1.05rem] font-semibold">{title}</b>
-              <span className="block text-slate">
+              <span className="block text-slate-deep">
                 {compartments
                   .map(({ name, mm }) => `${name === '' ? '' : `${name} `}${mm[2]} × ${mm[3]} × ${mm[4]}`)
                   .join('; ')}{' '}
