@@ -147,6 +147,12 @@ async function place(
   if (model.possible.length === 0) return [];
   const worth = (chosen: readonly Possible[]): number => chosen.reduce((sum, one) => sum + worthOf(one), 0);
   const greedy = greedyPlacement(zones, packages, model.possible);
+  // Each package in the best of all its zones cannot be bettered; then no solver is asked.
+  const most = packages.reduce((sum, _, at) => {
+    const mine = model.possible.filter((one) => one.package === at).map(worthOf);
+    return sum + Math.max(0, ...mine);
+  }, 0);
+  if (worth(greedy) >= most - 1e-6) return greedy;
   const solved = await solve(model);
   return worth(solved) >= worth(greedy) ? solved : greedy;
 }

@@ -177,18 +177,38 @@ describe('what the door turns away', () => {
       "INSERT INTO household (name, time_zone, currency) VALUES ('Next door', 'Europe/Dublin', 'EUR')",
     );
     const { insertId } = made as { insertId: number };
+    const part = { id: randomUUID(), name: '', cold: 'fridge', widthMm: 400, heightMm: 400, depthMm: 300 };
     await db.query(
-      "INSERT INTO appliance VALUES (:appliance, :insertId, 'Fridge', 'Hall', 'fridge', 'fridge', 0, 100, 4)",
+      "INSERT INTO appliance (id, household_id, name, room, shape, position) VALUES (:appliance, :insertId, 'Fridge', 'Hall', 'fridge', 0)",
       { appliance, insertId },
     );
     await db.query(
-      "INSERT INTO zone VALUES (:zone, :insertId, :appliance, NULL, 'Shelf', '', 'shelf', 'body', 0, 30, 400, 300, 200, 4, NULL, 0)",
-      { zone, insertId, appliance },
+      `INSERT INTO compartment (id, household_id, appliance_id, position, cold, width_mm, height_mm, depth_mm)
+       VALUES (:id, :insertId, :appliance, 0, 'fridge', 400, 400, 300)`,
+      { id: part.id, insertId, appliance },
     );
+    await db.query(
+      `INSERT INTO zone (id, household_id, appliance_id, compartment_id, name, kind, position, litres, width_mm, depth_mm,
+                         height_mm, temperature_c, rules)
+       VALUES (:zone, :insertId, :appliance, :id, 'Shelf', 'shelf', 0, 30, 400, 300, 200, 4, '{}')`,
+      { zone, insertId, appliance, id: part.id },
+    );
+    const theirs = {
+      id: appliance,
+      name: 'Ours now',
+      room: 'Hall',
+      shape: 'fridge',
+      compartments: [part],
+      zones: [],
+    };
+    const taken = await command({ type: 'appliance.draw', appliance: theirs, version: null });
+    expect([taken.status, taken.body.error.code]).toEqual([409, 'id-used']);
+    expect((await command({ type: 'zone.measure', zone, celsius: 9 })).status).toBe(404);
     const answer = await command({ type: 'haul.store', lines: [line({ zone })] });
     expect([answer.status, answer.body.error.fields[0].path]).toEqual([404, 'zone']);
     expect((await get('/api/v1/zones')).body.zones.map(({ id }: { id: string }) => id)).not.toContain(zone);
     await db.query('DELETE FROM zone WHERE id = :zone', { zone });
+    await db.query('DELETE FROM compartment WHERE appliance_id = :appliance', { appliance });
     await db.query('DELETE FROM appliance WHERE id = :appliance', { appliance });
     await db.query('DELETE FROM household WHERE id = :insertId', { insertId });
     await db.end();

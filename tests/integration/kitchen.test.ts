@@ -35,7 +35,7 @@ describe('an appliance through the door', () => {
     });
     expect(await said({ heightMm: 250 })).toMatchObject({
       rule: 'D4',
-      message: 'Top shelf and Middle shelf overlap by 50 mm (high).',
+      message: 'Middle shelf and Top shelf overlap by 50 mm (high).',
     });
     expect(await said({ depthMm: 0 })).toMatchObject({ rule: 'D2' });
     expect(await said({ parentId: shelf.id })).toMatchObject({ rule: 'D5' });
@@ -163,6 +163,10 @@ it('a chest plan brings up what is taken often, and the moves may be done and un
   expect(page).toMatch(/from <!-- -->Layer 2<!-- --> to <!-- -->Hanging basket/);
   const { zones } = (await get('/api/v1/zones')).body;
   expect(zones.find(({ id }: { id: string }) => id === deep.id).lifts).toBe(2);
+  await leave(
+    chest.id,
+    [basket, deep].map(({ id }) => ({ zone: id, to: null })),
+  );
 });
 
 it('the check and the tidy walk of the demo household name their rules and reasons', async () => {

@@ -12,7 +12,7 @@ import type { Sql } from '@/store/database';
 import { type Household, readHousehold, takeCodeNumbers } from '@/store/households';
 import { readJobs } from '@/store/jobs';
 import { readContainers } from '@/store/containers';
-import { drawingOf, type Kitchen, readKitchen } from '@/store/kitchens';
+import { drawingOf, isTakenElsewhere, type Kitchen, readKitchen } from '@/store/kitchens';
 import { readPastCommand } from '@/store/ledger';
 import { lockPackages, lockPackagesIn, lockPackagesOf } from '@/store/packages';
 import { foodNamed, type Reference } from '../household';
@@ -113,6 +113,22 @@ function zonesTouched(command: Command, past: PastCommand | null, { zones }: Kit
   }
 }
 
+/** Ids that a command brings along for what it sets. */
+function idsBrought(command: Command): string[] {
+  switch (command.type) {
+    case 'appliance.draw': {
+      const { id, compartments, zones } = command.appliance;
+      return [id, ...[...compartments, ...zones].map((part) => part.id)];
+    }
+    case 'container.set':
+      return [command.container.id];
+    case 'job.set':
+      return [command.job.id];
+    default:
+      return [];
+  }
+}
+
 /** Loads and locks what a command touches. @throws Problem 404 or 422 for what it names and nobody knows */
 export async function loadWorld(
   db: Sql,
@@ -127,6 +143,10 @@ export async function loadWorld(
   const foodIds = foodsTouched(command, past, reference);
   const loaded: Package[] = foodIds?.length === 0 ? [] : await lockPackagesOf(db, household.id, foodIds);
   for (const found of loaded) packages.set(found.id, found);
+  const brought = idsBrought(command);
+  if (brought.length > 0 && (await isTakenElsewhere(db, household.id, brought))) {
+    throw new Problem(409, 'id-used', 'One of these ids was used for something else. Draw it anew.');
+  }
   const kitchen = await readKitchen(db, household.id);
   for (const found of await lockPackagesIn(db, household.id, zonesTouched(command, past, kitchen))) {
     packages.set(found.id, found);
