@@ -11,15 +11,10 @@ import type { TableRow } from '../src/core/foods/readTable';
 import { type HistoryEvent, USUAL_CONDITIONS } from '../src/core/keeping/history';
 import { judgeKeeping, keepingOn } from '../src/core/keeping/judgeKeeping';
 import { readOutageClasses } from '../src/core/outage/readOutageClasses';
+import { dragAmong200, fitOf20Kinds, type Measured, placement60 } from './measureKitchen';
 
 const BASE = process.env.BASE_URL ?? 'http://localhost:3000';
 const LARGE = process.env.LARGE_URL ?? BASE;
-
-interface Measured {
-  what: string;
-  value: number;
-  unit: string;
-}
 
 async function fetchMs(url: string): Promise<number> {
   const begun = performance.now();
@@ -185,11 +180,14 @@ function governingDates(count = 100_000): Measured[] {
 
 const measured = [
   ...governingDates(),
+  ...fitOf20Kinds(),
+  ...(await placement60(BASE)),
   ...(await scriptBytes()),
   ...(await todayAgainstEmpty()),
   ...(await feedOf5000()),
   ...(await todayFewAgainstMany()),
   ...(await commandsPerSecond()),
+  ...(await dragAmong200(BASE)),
 ];
 console.table(measured.map(({ what, value, unit }) => ({ what, value: Number(value.toPrecision(4)), unit })));
 writeFileSync(process.env.BENCH_OUT ?? 'bench.json', JSON.stringify(measured, null, 2));

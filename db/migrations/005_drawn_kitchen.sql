@@ -49,6 +49,8 @@ UPDATE zone
   JOIN (SELECT id, SUM(height_mm) OVER (PARTITION BY appliance_id, side ORDER BY position) - height_mm AS above FROM zone) AS stacked
     ON stacked.id = zone.id
    SET zone.compartment_id = zone.appliance_id,
+       zone.measured_c = zone.temperature_c,
+       zone.measured_at = UTC_TIMESTAMP(3),
        zone.y_mm = stacked.above,
        zone.rules = '{"only":[],"never":[],"person":"","limitLitres":null,"hardToReach":false,"keptEmpty":false,"leakproof":false}';
 

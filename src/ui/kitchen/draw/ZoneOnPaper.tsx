@@ -33,6 +33,8 @@ export const ZoneOnPaper = memo(function ZoneOnPaper(props: Props) {
   const { id, name, says, kind, x, y, width, height, mm, selected, wrong, ghost, onGrip, onKey, onSelect } =
     props;
   const line = WORD_PX * mm;
+  // Words that nobody could read are not drawn; they would cost every frame of a drag.
+  const readable = height > line && width > 2 * line;
   return (
     <g opacity={ghost ? 0.3 : 1} style={ghost ? { pointerEvents: 'none' } : undefined}>
       <g
@@ -59,20 +61,22 @@ export const ZoneOnPaper = memo(function ZoneOnPaper(props: Props) {
           vectorEffect="non-scaling-stroke"
         />
         <KindMark {...{ kind, x, y, width, height, mm }} />
-        <svg x={x} y={y} width={width} height={height} aria-hidden className="pointer-events-none">
-          <text
-            x={6 * mm}
-            y={line * 1.15}
-            fontSize={line}
-            fill="var(--ink)"
-            className="font-heading font-semibold"
-          >
-            {name}
-          </text>
-          <text x={6 * mm} y={line * 2.35} fontSize={line * 0.93} fill="var(--slate-deep)">
-            {`${Math.round(width)} × ${Math.round(height)}`}
-          </text>
-        </svg>
+        {readable && (
+          <svg x={x} y={y} width={width} height={height} aria-hidden className="pointer-events-none">
+            <text
+              x={6 * mm}
+              y={line * 1.15}
+              fontSize={line}
+              fill="var(--ink)"
+              className="font-heading font-semibold"
+            >
+              {name}
+            </text>
+            <text x={6 * mm} y={line * 2.35} fontSize={line * 0.93} fill="var(--slate-deep)">
+              {`${Math.round(width)} × ${Math.round(height)}`}
+            </text>
+          </svg>
+        )}
       </g>
     </g>
   );

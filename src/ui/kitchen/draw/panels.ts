@@ -99,15 +99,16 @@ export interface ZoneOnPaper {
 /** All zones on the paper, outer ones first; from above the lowest first. */
 export function zonesOnPaper(drawing: ApplianceDrawing, panels: readonly Panel[], look: Look): ZoneOnPaper[] {
   const byPanel = new Map(panels.map((panel) => [panel.key, panel]));
+  const byId = new Map(drawing.zones.map((zone) => [zone.id, zone]));
   const depthOf = (id: string | null): number => {
-    const zone = drawing.zones.find((one) => one.id === id);
+    const zone = id === null ? undefined : byId.get(id);
     return zone ? 1 + depthOf(zone.parentId) : 0;
   };
   return drawing.zones
     .flatMap((zone): ZoneOnPaper[] => {
       const panel = byPanel.get(`${zone.compartmentId} ${zone.side}`);
       if (!panel) return [];
-      const box = placedBox(zone, drawing.zones);
+      const box = placedBox(zone, zone.parentId === null ? [] : drawing.zones);
       return [{ id: zone.id, rect: rectOf(box, panel, look), box, depth: depthOf(zone.parentId) }];
     })
     .sort((a, b) =>
