@@ -20,7 +20,7 @@ export interface Measured {
 }
 
 /** A kitchen of three fridges and two freezers with 30 zones, and 60 packages that come near to filling it. */
-function crowdedHaul(seed: number) {
+export function crowdedHaul(seed: number) {
   let state = seed;
   const next = (most: number): number => {
     state = (state * 1_103_515_245 + 12_345) % 2_147_483_648;
@@ -71,7 +71,7 @@ function crowdedHaul(seed: number) {
   };
 }
 
-function toCore({ zones, packages }: ReturnType<typeof crowdedHaul>): {
+export function toCore({ zones, packages }: ReturnType<typeof crowdedHaul>): {
   zones: PlacingZone[];
   packages: PlacingPackage[];
 } {

@@ -5,6 +5,7 @@ import { whatHelps } from '@/core/placement/whatHelps';
 import { solveProgram } from './solver';
 import { hardFault } from '@/core/placement/hardRules';
 import { mayDrip } from '@/core/placement/neighbours';
+import { betterPlacement, seededChance } from '@/core/placement/betterPlacement';
 import { greedyPlacement } from '@/core/placement/greedyPlacement';
 import {
   type PlacementModel,
@@ -138,21 +139,43 @@ async function solve({ lp, possible }: PlacementModel): Promise<Possible[]> {
   return chosen.flatMap((name) => (/^x\d+$/.test(name) ? (possible[Number(name.slice(1))] ?? []) : []));
 }
 
-/** The better of what the solver finds in its time and what moving and swapping finds without it. */
+/** Up to so many placings the solver proves the best within its time; beyond, only the search comes near it. */
+const SOLVER_MOST = 220;
+const SEARCHES = 3;
+const SEARCH_ROUNDS = 50_000;
+
+const worth = (chosen: readonly Possible[]): number => chosen.reduce((sum, one) => sum + worthOf(one), 0);
+
+/** A few searches, each from where the last one ended; the server answers others in between. */
+async function search(
+  zones: readonly PlacingZone[],
+  packages: readonly PlacingPackage[],
+  { possible }: PlacementModel,
+  begin: Possible[],
+): Promise<Possible[]> {
+  let best = begin;
+  for (let seed = 1; seed <= SEARCHES; seed++) {
+    best = betterPlacement(zones, packages, possible, best, SEARCH_ROUNDS, seededChance(seed));
+    await new Promise((resolve) => setImmediate(resolve));
+  }
+  return best;
+}
+
+/** The best placement that is found in its time: proven by the solver for few packages, by searching for many. */
 async function place(
   zones: readonly PlacingZone[],
   packages: readonly PlacingPackage[],
   model: PlacementModel,
 ): Promise<Possible[]> {
   if (model.possible.length === 0) return [];
-  const worth = (chosen: readonly Possible[]): number => chosen.reduce((sum, one) => sum + worthOf(one), 0);
   const greedy = greedyPlacement(zones, packages, model.possible);
-  // Each package in the best of all its zones cannot be bettered; then no solver is asked.
+  // Each package in the best of all its zones cannot be bettered; then nobody need look on.
   const most = packages.reduce((sum, _, at) => {
     const mine = model.possible.filter((one) => one.package === at).map(worthOf);
     return sum + Math.max(0, ...mine);
   }, 0);
   if (worth(greedy) >= most - 1e-6) return greedy;
+  if (model.possible.length > SOLVER_MOST) return search(zones, packages, model, greedy);
   const solved = await solve(model);
   return worth(solved) >= worth(greedy) ? solved : greedy;
 }

@@ -1,58 +1,10 @@
-import { mayDrip } from './neighbours';
+import { Lying } from './lying';
 import type { Possible } from './placementModel';
-import { isExposed, isRaw, type PlacingPackage, type PlacingZone } from './placing';
+import type { PlacingPackage, PlacingZone } from './placing';
 
 const MOST_ROUNDS = 40;
-/** Room that rounding leaves, litres. */
+/** A gain that is more than rounding. */
 const HAIR = 1e-9;
-
-/** Packages lying in zones while a good placement is looked for. */
-class Lying {
-  /** For each package the possible it took; `null`: none yet. */
-  readonly took: (Possible | null)[];
-  private readonly free: number[];
-
-  constructor(
-    private readonly zones: readonly PlacingZone[],
-    private readonly packages: readonly PlacingPackage[],
-  ) {
-    this.took = packages.map(() => null);
-    this.free = zones.map(({ freeLitres }) => freeLitres);
-  }
-
-  private found(at: number): PlacingPackage {
-    return this.packages[at] as PlacingPackage;
-  }
-
-  /** True when the package may lie there beside all that lies already (P3, P5). */
-  mayTake(one: Possible): boolean {
-    const { food, litres } = this.found(one.package);
-    if (litres > (this.free[one.zone] ?? 0) + HAIR) return false;
-    const [raw, exposed] = [isRaw(food), isExposed(food)];
-    if (!raw && !exposed) return true;
-    const there = this.zones[one.zone] as PlacingZone;
-    return this.took.every((other) => {
-      if (other === null || other.package === one.package) return true;
-      const beside = this.found(other.package).food;
-      const zone = this.zones[other.zone] as PlacingZone;
-      if (raw && isExposed(beside)) return !mayDrip(there, zone);
-      return !(exposed && isRaw(beside)) || !mayDrip(zone, there);
-    });
-  }
-
-  take(one: Possible): void {
-    this.took[one.package] = one;
-    this.free[one.zone] = (this.free[one.zone] ?? 0) - this.found(one.package).litres;
-  }
-
-  drop(at: number): Possible | null {
-    const one = this.took[at] ?? null;
-    if (one === null) return null;
-    this.took[at] = null;
-    this.free[one.zone] = (this.free[one.zone] ?? 0) + this.found(at).litres;
-    return one;
-  }
-}
 
 /** Moves a package to the best zone that takes it now. @returns true when that is better than where it lay */
 function improve(lying: Lying, mine: readonly Possible[], at: number): boolean {
