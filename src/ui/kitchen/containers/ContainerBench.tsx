@@ -20,7 +20,7 @@ export function ContainerBench({ view: { containers, zones } }: { view: Containe
   const fits = zone ? containers.filter((container) => fitContainer(zone, container).length > 0) : [];
   const drawn = fits.find(({ id }) => id === shown) ?? fits[0] ?? null;
   return (
-    <div className="mt-2 grid items-start gap-4 lg:grid-cols-[22rem_minmax(0,1fr)] print:block">
+    <div className="mt-2 grid grid-cols-[minmax(0,1fr)] items-start gap-4 lg:grid-cols-[22rem_minmax(0,1fr)] print:block">
       <section className="card p-4 print:hidden" aria-labelledby="owned">
         <h2 id="owned" className="text-lg">
           Yours

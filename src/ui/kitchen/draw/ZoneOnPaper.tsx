@@ -92,6 +92,8 @@ export function GripsOnPaper({
   mm,
   onGrip,
 }: Pick<Props, 'id' | 'x' | 'y' | 'width' | 'height' | 'mm' | 'onGrip'>) {
+  // A finger's breadth, but never so much that a small zone could not be taken hold of in its middle.
+  const reach = Math.min(22 * mm, Math.max(9 * mm, Math.min(width, height) / 2.5));
   return (
     <>
       {(
@@ -103,7 +105,7 @@ export function GripsOnPaper({
         ] as const
       ).map(([grip, cx, cy, cursor]) => (
         <g key={grip} data-grip={grip} style={{ cursor }} onPointerDown={(event) => onGrip(event, id, grip)}>
-          <circle cx={cx} cy={cy} r={22 * mm} fill="transparent" />
+          <circle cx={cx} cy={cy} r={reach} fill="transparent" />
           <circle
             cx={cx}
             cy={cy}
