@@ -47,7 +47,7 @@ export function KitchenScale({
       <SortableContext items={ids} strategy={horizontalListSortingStrategy}>
         <ul
           aria-label="Appliances"
-          className="flex items-end gap-3 overflow-x-auto border-b-4 border-ink px-1 pt-1"
+          className="flex items-end gap-3 overflow-x-auto border-b-4 border-ink px-1 pt-1 [--small:0.6] sm:[--small:1]"
         >
           {appliances.map((plan) => (
             <ApplianceAtScale
@@ -127,9 +127,11 @@ function ApplianceAtScale({
       <svg
         aria-hidden
         viewBox={`${paper.x} ${paper.y} ${paper.width} ${paper.height}`}
-        width={paper.width * pxPerMm}
-        height={paper.height * pxPerMm}
         className="mt-1 cursor-pointer"
+        style={{
+          width: `calc(${Math.round(paper.width * pxPerMm)}px * var(--small))`,
+          height: `calc(${Math.round(paper.height * pxPerMm)}px * var(--small))`,
+        }}
         onClick={() => onChoose(drawing.id)}
       >
         {panels.map((panel) => (

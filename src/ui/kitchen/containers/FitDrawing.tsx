@@ -16,7 +16,7 @@ export function FitDrawing({
   const [best] = container ? fitContainer(zone, container) : [];
   if (!container || !best) return null;
   const room = roomForHand(zone, container.rigid);
-  const word = zone.widthMm / 28;
+  const word = Math.max(zone.widthMm / 46, zone.heightMm / 20);
   const upon = containers.filter((other) => other.id !== container.id && mayStandOn(other, container).may);
   return (
     <section aria-label={`${container.name} drawn to scale`} className="card p-4">

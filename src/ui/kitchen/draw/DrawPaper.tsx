@@ -101,7 +101,7 @@ export function DrawPaper({ drawing: state, look }: { drawing: Drawing; look: Lo
   const dragging = useRef<Drag | null>(null);
   const frame = useRef(0);
   const live = drag?.live ?? present;
-  const panels = useMemo(() => panelsOf(live, look), [live, look]);
+  const panels = useMemo(() => panelsOf(live, look, WORDS_PX * mm), [live, look, mm]);
   const paper = useMemo(() => paperOf(panels, WORDS_PX * mm), [panels, mm]);
   const zones = useMemo(() => zonesOnPaper(live, panels, look), [live, panels, look]);
   const byId = useMemo(() => new Map(live.zones.map((zone) => [zone.id, zone])), [live]);

@@ -27,14 +27,18 @@ export interface Rect {
 
 const GAP_MM = 50;
 
-/** Where compartments and doors stand on the paper: from the front as they are, from above one below the other. */
-export function panelsOf({ compartments, name }: ApplianceDrawing, look: Look): Panel[] {
+/**
+ * Where compartments and doors stand on the paper: from the front as they are, from above one below the other.
+ *
+ * @param words room for words above each compartment, mm
+ */
+export function panelsOf({ compartments, name }: ApplianceDrawing, look: Look, words = 0): Panel[] {
   const titled = (own: string): string => own || name;
   if (look === 'above') {
     let y = 0;
     return compartments.map((inside): Panel => {
       const top = y;
-      y += inside.depthMm + GAP_MM;
+      y += inside.depthMm + GAP_MM + words;
       return {
         key: `${inside.id} body`,
         compartmentId: inside.id,
@@ -48,6 +52,7 @@ export function panelsOf({ compartments, name }: ApplianceDrawing, look: Look): 
       };
     });
   }
+  const levels = [...new Set(compartments.map(({ yMm }) => yMm))].sort((a, b) => a - b);
   const last = Math.max(0, ...compartments.map(({ xMm }) => xMm));
   const leftDoors = compartments.filter(({ xMm, doorMm }) => last > 0 && xMm === 0 && doorMm > 0);
   const begin = leftDoors.length > 0 ? Math.max(...leftDoors.map(({ widthMm }) => widthMm)) + GAP_MM : 0;
@@ -59,7 +64,7 @@ export function panelsOf({ compartments, name }: ApplianceDrawing, look: Look): 
       title: titled(inside.name),
       cold: inside.cold,
       x: begin + inside.xMm,
-      y: inside.yMm,
+      y: inside.yMm + levels.indexOf(inside.yMm) * words,
       width: inside.widthMm,
       height: inside.heightMm,
     };
