@@ -106,7 +106,7 @@ export function toCore({ zones, packages }: ReturnType<typeof crowdedHaul>): {
   };
 }
 
-const PROOF_SECONDS = 100;
+const PROOF_SECONDS = 70;
 /** Points for placing a package at all, as in the model. */
 const PLACED = 1000;
 

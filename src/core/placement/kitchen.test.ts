@@ -148,7 +148,7 @@ describe('kitchen check', () => {
     expect(still).toEqual([]);
   });
 
-  it('59 days are not forgotten, 80 % is not blocked, frozen hard does not drip', () => {
+  it('59 days are not forgotten, 80 % is not blocked, what is frozen hard does not drip', () => {
     expect(checkKitchen(changed('deep', { touchedOn: '2026-09-27' }), CLEAN, TODAY)).toEqual([]);
     expect(
       checkKitchen(
@@ -160,7 +160,10 @@ describe('kitchen check', () => {
     expect(
       checkKitchen(
         KITCHEN,
-        with_(lies('x', 'chicken-whole', 'basket', { state: 'frozen', daysLeft: 90 })),
+        with_(
+          lies('soup', 'seafood-chowder', 'deep', { state: 'frozen', daysLeft: 90 }),
+          lies('x', 'chicken-whole', 'basket', { state: 'frozen', daysLeft: 90 }),
+        ),
         TODAY,
       ),
     ).toEqual([]);

@@ -79,10 +79,13 @@ export function faultThere(
   // It lies there, so it has room; only a new place must have it.
   const fault = hardFault({ ...found, litres: 0, rigidMm: null }, zone);
   if (fault) return fault;
-  const other = wouldDrip(found, zone, zones, contents);
-  return other
-    ? { rule: 'P3', says: `${other.called} is eaten as it is or raw, and juice could reach it.` }
-    : null;
+  // What lies there frozen hard does not drip; a new place for it is held to the rule all the same.
+  const other = found.state === 'frozen' ? null : wouldDrip(found, zone, zones, contents);
+  if (!other) return null;
+  const says = isRaw(found.food)
+    ? `Its juice could reach ${other.called}.`
+    : `The juice of ${other.called} could reach it.`;
+  return { rule: 'P3', says };
 }
 
 /** A better place for a package. */

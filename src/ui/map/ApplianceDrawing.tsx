@@ -5,10 +5,10 @@ import { ZoneDrawing, type ZoneRoom } from './ZoneDrawing';
 const percent = (share: number): string => `${Math.round(share * 100)}%`;
 
 /** How wide a compartment wants to be drawn, px: what strips of tape in its zones need to be read. */
-const ALONE_PX = 150;
-const WITH_DOOR_PX = 385;
+const ALONE_PX = 160;
+const WITH_DOOR_PX = 355;
 /** How high all compartments together are drawn before their strips ask for more, px. */
-const HIGH_PX = 360;
+const HIGH_PX = 350;
 const LEAST_TRACK_PX = 44;
 
 /** Pixels an appliance needs at least, by its widest row of compartments and their doors. */
