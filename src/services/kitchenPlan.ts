@@ -61,7 +61,7 @@ export interface KitchenPlan {
 }
 
 /** A fridge needs air: about 80 % full at most. */
-export const AIR_LINE = 0.8;
+const AIR_LINE = 0.8;
 const WARM_FRIDGE_C = 4;
 const WARM_FREEZER_C = -15;
 

@@ -1,5 +1,5 @@
 import type { Measured } from '@/core/ledger/setting';
-import { fromSqlInstant, type Sql, toSqlInstant } from './database';
+import { type Sql, toSqlInstant } from './database';
 
 /** Keeps a reading, and what the zone was read last; `null` forgets the last one. */
 export async function putMeasured(
@@ -25,23 +25,4 @@ export async function putMeasured(
      UPDATE celsius = VALUES(celsius)`,
     { householdId, zoneId, celsius, at },
   );
-}
-
-/** Readings of a zone, newest first. */
-export async function readReadings(
-  sql: Sql,
-  householdId: number,
-  zoneId: string,
-  limit: number,
-): Promise<Measured[]> {
-  const rows = await sql.rows<{ at: string; celsius: string }>(
-    `SELECT at, celsius
-       FROM reading
-      WHERE household_id = :householdId
-        AND zone_id = :zoneId
-      ORDER BY at DESC
-      LIMIT :limit`,
-    { householdId, zoneId, limit },
-  );
-  return rows.map(({ at, celsius }) => ({ at: fromSqlInstant(at), celsius: Number(celsius) }));
 }

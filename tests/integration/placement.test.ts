@@ -95,6 +95,36 @@ describe('a haul finds its places', () => {
   });
 });
 
+describe('what the cook chose, and what would help', () => {
+  it('a pinned package goes where the cook says, the others around it; hard rules hold there too', async () => {
+    const pinned = async (to: string, name = 'stew') =>
+      place(FRIDGE, [pack('a', name, { pinned: to }), pack('b', 'milk')]);
+    expect(placeOf(await pinned('lower'), 'a')).toBe('lower');
+    const warm = await pinned('rack', 'milk');
+    expect(warm.refused[0]).toMatchObject({ id: 'a', rule: expect.stringMatching(/^P[1-6]$/) });
+    expect(placeOf(warm, 'b')).toBeDefined();
+    const lost = await post('/api/v1/estimates/placement', {
+      zones: FRIDGE,
+      packages: [pack('a', 'milk', { pinned: 'attic' })],
+    });
+    expect([lost.status, lost.body.error.code]).toEqual([422, 'unknown-zone']);
+  });
+
+  it('tells what would make a refused package fit', async () => {
+    const helps = async (
+      found: object,
+      zones = [zone('one', { free_litres: 6 }), zone('two', { order: 2, free_litres: 5 })],
+    ) => (await place(zones, [found])).refused[0].helps;
+    expect(await helps(pack('a', 'milk', { litres: 9 }))).toEqual([
+      'Repack it smaller: 6 l in one, 3 l in two.',
+    ]);
+    expect((await helps(pack('a', 'milk', { litres: 20 })))[0]).toMatch(/^Make 14 litres of room in one/);
+    expect((await helps(pack('a', 'milk', { rigid_mm: [420, 200, 100] })))[0]).toMatch(
+      /^Take it out of its carton/,
+    );
+  });
+});
+
 it('never breaks a hard rule, over generated kitchens and hauls; what is refused names its rule', async () => {
   const NAMES = [
     'ground-beef',

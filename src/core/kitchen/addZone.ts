@@ -14,7 +14,7 @@ import {
 } from './drawing';
 
 /** How a new zone of a kind is called, and how high, wide and deep it wants to be; `null`: as the room is. */
-export const NEW_ZONES: Record<
+const NEW_ZONES: Record<
   ZoneKind,
   { name: string; widthMm: number | null; heightMm: number; depthMm: number | null }
 > = {
@@ -63,7 +63,7 @@ function grown(
 }
 
 /** The first free place for a box, from the top, then the left, then the front; made smaller where it must be. */
-export function freePlace(
+function freePlace(
   room: Box,
   others: readonly Box[],
   wanted: Pick<Box, 'widthMm' | 'heightMm' | 'depthMm'>,

@@ -15,7 +15,7 @@ export const MOST_ZONES = 250;
 const MOST_MM = 3000;
 
 /** True when a zone is nested, however deep, in itself or in what is not there. */
-export function nestsWrongly(zone: DrawnZone, zones: readonly DrawnZone[]): boolean {
+function nestsWrongly(zone: DrawnZone, zones: readonly DrawnZone[]): boolean {
   const seen = new Set([zone.id]);
   for (let at = zone; at.parentId !== null;) {
     const parent = zones.find(({ id }) => id === at.parentId);
@@ -73,7 +73,7 @@ function zoneFault(zone: DrawnZone, drawing: ApplianceDrawing): DrawingFault | n
 }
 
 /** How two zones get in each other's way; `null` when they do not. */
-export function overlapFault(a: DrawnZone, b: DrawnZone): DrawingFault | null {
+function overlapFault(a: DrawnZone, b: DrawnZone): DrawingFault | null {
   const overlap = overlapOf(a, b);
   if (!overlap) return null;
   return {

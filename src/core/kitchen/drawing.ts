@@ -97,9 +97,6 @@ export const AXES = [
 ] as const;
 export type Axis = (typeof AXES)[number];
 
-/** Zones that stand free in their parent and are lifted out whole. */
-export const LIFTED: readonly ZoneKind[] = ['basket', 'bin', 'tray'];
-
 export const NO_RULES: ZoneRules = {
   only: [],
   never: [],

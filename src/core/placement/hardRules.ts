@@ -1,4 +1,5 @@
 import type { Food } from '../foods/food';
+import { HAND_MM } from '../packaging/fit';
 import { isFreezerZone, isRaw, type PlacingPackage, type PlacingZone } from './placing';
 
 /** Why a package may not lie in a zone. */
@@ -7,8 +8,6 @@ export interface PlacingRefusal {
   says: string;
 }
 
-/** Room for a hand beside and above what does not give. */
-const HAND_MM = 40;
 const WARMEST_C = 4;
 const ANIMAL = ['meat', 'fish', 'shellfish'];
 

@@ -1,7 +1,7 @@
+import { HAND_MM } from '../packaging/fit';
 import { fitsIn, hardFault, type PlacingRefusal } from './hardRules';
 import type { PlacingPackage, PlacingZone } from './placing';
 
-const HAND_MM = 40;
 const round = (litres: number): number => Math.round(litres * 10) / 10;
 
 /**

@@ -15,7 +15,7 @@ import { putFood } from '@/store/foods';
 import { putSettings } from '@/store/households';
 import { putContainer } from '@/store/containers';
 import { putJob } from '@/store/jobs';
-import { putDrawing, putOrder, trimDrawing } from '@/store/kitchens';
+import { putDrawing, putOrder, trimDrawing } from '@/store/drawings';
 import { putMeasured } from '@/store/readings';
 import { appendEvents } from '@/store/ledger';
 import { addLot, addPackages, putPackage, type StoredPackage } from '@/store/packages';

@@ -82,7 +82,7 @@ export function paperOf(panels: readonly Panel[], words: number): Rect {
 }
 
 /** Where a box of a panel stands on the paper. Seen from above the front is at the foot. */
-export function rectOf(box: Box, panel: Panel, look: Look): Rect {
+function rectOf(box: Box, panel: Panel, look: Look): Rect {
   return look === 'front'
     ? { x: panel.x + box.xMm, y: panel.y + box.yMm, width: box.widthMm, height: box.heightMm }
     : {
