@@ -90,6 +90,7 @@ test('a zone with a limit tells when it is full, a place kept free says so on To
   await page.getByLabel('Holds at most, litres').fill('2');
   await page.getByLabel('Holds at most, litres').blur();
   await page.getByRole('button', { name: 'Save the drawing' }).click();
+  await page.getByRole('button', { name: /^Larder fridge/ }).click();
   await expect(page.getByText('It holds all it shall: eat it down first.')).toBeVisible();
   await page.goto('/kitchen/check');
   await expect(page.getByText('Top shelf holds more than the 2 litres you set for it.')).toBeVisible();
