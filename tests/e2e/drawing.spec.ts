@@ -288,26 +288,3 @@ test('the kitchen: order by keys, a thermometer reading dates what lies there, a
   await expect(toast(page, 'Boat-shed chest 2 is out of the kitchen.')).toBeVisible();
   await expectAccessible(page);
 });
-
-test('upkeep: picked, due by frost, done; ice packs ahead of a day', async ({ page }) => {
-  await page.goto('/kitchen/upkeep');
-  await choice(page, 'What').selectOption('Defrost');
-  await choice(page, 'Where').selectOption('Under-drawer');
-  await page.getByRole('button', { name: 'Add it' }).click();
-  const row = page.getByRole('listitem').filter({ hasText: 'Defrost, Under-drawer' });
-  await row.getByRole('button', { name: /^Done/ }).click();
-  await expect(row).toContainText('every 180 days, next');
-  await row.getByLabel('Frost, mm').fill('6');
-  await row.getByRole('button', { name: 'Measured' }).click();
-  await expect(row).toContainText('due: 6 mm of frost');
-  const { jobs } = await (await page.request.get('/api/v1/today')).json();
-  expect(jobs.map(({ says }: { says: string }) => says)).toContain('Defrost, Under-drawer');
-  await row.getByRole('button', { name: /^Done/ }).click();
-  await expect(row).not.toContainText('mm of frost');
-  await choice(page, 'What').selectOption('Freeze ice packs');
-  await page.getByLabel('They are needed on').fill('2020-01-01');
-  await expect(page.getByRole('button', { name: 'Add it' })).toBeDisabled();
-  await row.getByRole('button', { name: /^No longer/ }).click();
-  await expect(row).toHaveCount(0);
-  await expectAccessible(page);
-});

@@ -103,3 +103,26 @@ test('a zone with a limit tells when it is full, a place kept free says so on To
   await page.goto('/kitchen/check');
   await expect(page.getByText('holds more than')).toHaveCount(0);
 });
+
+test('upkeep: picked, due by frost, done; ice packs ahead of a day', async ({ page }) => {
+  await page.goto('/kitchen/upkeep');
+  await page.getByRole('combobox', { name: 'What', exact: true }).selectOption('Defrost');
+  await page.getByRole('combobox', { name: 'Where', exact: true }).selectOption('Under-drawer');
+  await page.getByRole('button', { name: 'Add it' }).click();
+  const row = page.getByRole('listitem').filter({ hasText: 'Defrost, Under-drawer' });
+  await row.getByRole('button', { name: /^Done/ }).click();
+  await expect(row).toContainText('every 180 days, next');
+  await row.getByLabel('Frost, mm').fill('6');
+  await row.getByRole('button', { name: 'Measured' }).click();
+  await expect(row).toContainText('due: 6 mm of frost');
+  const { jobs } = await (await page.request.get('/api/v1/today')).json();
+  expect(jobs.map(({ says }: { says: string }) => says)).toContain('Defrost, Under-drawer');
+  await row.getByRole('button', { name: /^Done/ }).click();
+  await expect(row).not.toContainText('mm of frost');
+  await page.getByRole('combobox', { name: 'What', exact: true }).selectOption('Freeze ice packs');
+  await page.getByLabel('They are needed on').fill('2020-01-01');
+  await expect(page.getByRole('button', { name: 'Add it' })).toBeDisabled();
+  await row.getByRole('button', { name: /^No longer/ }).click();
+  await expect(row).toHaveCount(0);
+  await expectAccessible(page);
+});

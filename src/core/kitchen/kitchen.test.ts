@@ -1,3 +1,4 @@
+import { refusal } from '../../../tests/fixtures/refusal';
 import fc from 'fast-check';
 import { Refusal } from '../refusal';
 import { addZone } from './addZone';
@@ -19,15 +20,6 @@ const called = (drawing: ApplianceDrawing, name: string) => {
   const zone = drawing.zones.find((one) => one.name === name);
   if (!zone) throw new Error(`no ${name}`);
   return zone;
-};
-const refusal = (work: () => unknown): [string, string] => {
-  try {
-    work();
-  } catch (error) {
-    if (error instanceof Refusal) return [error.rule, error.says];
-    throw error;
-  }
-  throw new Error('was not refused');
 };
 
 it.each(APPLIANCE_SHAPES)('the shape %s is sound, and so is another like it', (shape) => {

@@ -1,7 +1,7 @@
+import { refusal } from '../../../tests/fixtures/refusal';
 import { LINE, Store } from '../../../tests/fixtures/memoryStore';
 import { newAppliance } from '../kitchen/newAppliance';
 import type { ApplianceDrawing } from '../kitchen/drawing';
-import { Refusal } from '../refusal';
 import type { Container } from '../packaging/container';
 import { StaleDrawing } from './world';
 
@@ -20,15 +20,6 @@ const put = (store: Store, appliance: ApplianceDrawing, more: Record<string, unk
     rehome: [],
     ...more,
   });
-};
-const refusal = (work: () => unknown): [string, string] => {
-  try {
-    work();
-  } catch (error) {
-    if (error instanceof Refusal) return [error.rule, error.says];
-    throw error;
-  }
-  throw new Error('was not refused');
 };
 
 describe('drawing an appliance', () => {
