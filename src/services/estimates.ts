@@ -11,6 +11,8 @@ import {
   type PrintedDate,
 } from '@/core/keeping/history';
 import { judgeKeeping, keepingOn } from '@/core/keeping/judgeKeeping';
+import type { Food } from '@/core/foods/food';
+import { fillLine, type Mouth, MOUTHS } from '@/core/packaging/fillLine';
 import { planPortions, type PortionPlan } from '@/core/portions/planPortions';
 import { APPETITES } from '@/core/portions/portionGrams';
 import { packHours } from '@/core/thermal/packageThawHours';
@@ -123,7 +125,10 @@ export const portionsSchema = Joi.object({
   food: foodName,
   total_g: Joi.number().integer().min(1).max(200_000).required(),
   price_minor: Joi.number().integer().min(0).max(10_000_000).allow(null).default(null),
-  currency: Joi.string().pattern(/^[A-Z]{3}$/),
+  currency: Joi.string()
+    .pattern(/^[A-Z]{3}$/)
+    .when('price_minor', { is: Joi.number().required(), then: Joi.required() })
+    .messages({ 'any.required': 'a price needs its currency' }),
   plan: Joi.alternatives()
     .try(
       Joi.object({ packs: Joi.number().integer().min(1).max(200).required() }),
@@ -153,13 +158,15 @@ export const portionsSchema = Joi.object({
     kind: Joi.string().valid('bag', 'box', 'jar', 'tub').required(),
     length_mm: Joi.number().min(20).max(1000),
     width_mm: Joi.number().min(20).max(1000),
+    height_mm: Joi.number().min(20).max(1000).description('inner height, for jars and tubs'),
+    capacity_ml: Joi.number().min(20).max(20_000).description('to the rim, for jars and tubs'),
+    mouth: Joi.string()
+      .valid(...MOUTHS)
+      .description('a jar counts as narrow, a tub as wide when nobody says'),
   }),
   form: plainText(40).min(1),
   freezer_l: Joi.number().min(1).max(2000),
-})
-  .with('price_minor', 'currency')
-  .messages({ 'object.with': 'a price needs its currency' })
-  .meta({ className: 'PortionsRequest' });
+}).meta({ className: 'PortionsRequest' });
 
 interface PortionsRequest {
   food: string;
@@ -173,7 +180,14 @@ interface PortionsRequest {
     appetite?: 'usual';
     parts?: { count: number; form: string }[];
   };
-  container?: { kind: string; length_mm?: number; width_mm?: number };
+  container?: {
+    kind: 'bag' | 'box' | 'jar' | 'tub';
+    length_mm?: number;
+    width_mm?: number;
+    height_mm?: number;
+    capacity_ml?: number;
+    mouth?: Mouth;
+  };
   form?: string;
   freezer_l?: number;
 }
@@ -183,6 +197,27 @@ function toPlan({ packs, portion_g, eaters, appetite, parts }: PortionsRequest['
   if (portion_g !== undefined) return { portionG: portion_g };
   if (parts !== undefined) return { parts };
   return { eaters: eaters ?? 1, appetite: appetite ?? 'usual' };
+}
+
+/** Groups of food that are or lie in a liquid. */
+const LIQUID_GROUPS = ['soup-sauce', 'leftovers', 'ready-meal', 'dairy', 'baby', 'condiment'];
+
+/** How far a jar or tub is filled, and a warning when a pack is more than that; `null`: it is not one, or of unknown size. */
+function toFill(container: PortionsRequest['container'], food: Food, largestG: number) {
+  if (!container?.capacity_ml || (container.kind !== 'jar' && container.kind !== 'tub')) return null;
+  const mouth = container.mouth ?? (container.kind === 'jar' ? 'narrow' : 'wide');
+  const filling = food.group === 'drink' ? 'juice' : LIQUID_GROUPS.includes(food.group) ? 'liquid' : 'dry';
+  const vessel = { capacityMl: container.capacity_ml, mouth, heightMm: container.height_mm ?? null };
+  const line = fillLine(vessel, filling, food.composition.water);
+  const packMl = Math.round(largestG / food.densityKgPerL);
+  const over =
+    packMl > line.fillMl
+      ? {
+          rule: 'packing',
+          says: `A pack is ${packMl} ml; ${line.fillMl} ml go in below the fill line, ${line.headspaceMm} mm under the rim. Make more, smaller packs.`,
+        }
+      : null;
+  return { ...line, over };
 }
 
 /** POST /api/v1/estimates/portions. @throws Problem or Refusal */
@@ -205,7 +240,9 @@ export async function estimatePortions(body: unknown) {
     bag,
     freezerL: request.freezer_l ?? null,
   });
+  const fill = toFill(container, food, Math.max(...answer.packs.map(({ amountG }) => amountG)));
   return {
+    ...(fill ? { fill_ml: fill.fillMl, headspace_mm: fill.headspaceMm } : {}),
     packs: answer.packs.map((pack) => {
       const hours =
         food.freezeFit === 'no'
@@ -227,6 +264,6 @@ export async function estimatePortions(body: unknown) {
       smallest_g: smallestG,
     })),
     batches: answer.batches,
-    warnings: answer.warnings,
+    warnings: fill?.over ? [...answer.warnings, fill.over] : answer.warnings,
   };
 }

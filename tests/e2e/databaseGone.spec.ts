@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './page';
 import { freePort, prepareDatabase, serve, stopPid } from '../../scripts/machine.mjs';
 import { openThrowaway } from '../../scripts/mariadb.mjs';
 

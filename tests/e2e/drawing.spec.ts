@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
-import { expect, type Locator, type Page, test } from '@playwright/test';
+import { type Locator, type Page } from '@playwright/test';
+import { expect, test } from './page';
 import { expectAccessible, toast } from './kitchen';
 
 const zone = (page: Page, name: string): Locator => page.locator(`[data-zone-box="${name}"]`);

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './page';
 import { expectAccessible, toast, typeLine } from './kitchen';
 
 test('answers by keyboard: arrows along first out, one letter an answer, undo by key', async ({ page }) => {

@@ -1,4 +1,5 @@
-import { expect, type Page, test } from '@playwright/test';
+import { type Page } from '@playwright/test';
+import { expect, test } from './page';
 import { expectAccessible, toast } from './kitchen';
 
 const inRow = (page: Page, name: string) =>

@@ -1,4 +1,5 @@
-import { expect, type Page, test } from '@playwright/test';
+import { type Page } from '@playwright/test';
+import { expect, test } from './page';
 import { withClockedServer } from '../fixtures/clockedServer';
 
 const DAYS = 90;

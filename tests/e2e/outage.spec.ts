@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './page';
 
 test('after a cut every package gets a verdict with its reason, and what was seen changes it', async ({
   page,

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './page';
 
 test('search forgives spelling, filters hold in the address, groups and labels work', async ({ page }) => {
   await page.goto('/stock');

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './page';
 import { expectAccessible, toast, typeLine } from './kitchen';
 
 test('a typed line becomes four labelled, dated packages in the drawn zone, and is undone', async ({

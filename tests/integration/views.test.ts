@@ -267,6 +267,17 @@ describe('calculators', () => {
     expect(sheet.thaw.fridge).toBeLessThan(lump.thaw.fridge);
     expect(sheet.thaw.cold_water).toBeLessThan(sheet.thaw.fridge);
     expect(sheet.freeze_hours).toBeLessThan(lump.freeze_hours);
+    const jars = async (packs: number) =>
+      (
+        await post('/api/v1/estimates/portions', {
+          food: 'seafood-chowder',
+          total_g: 3000,
+          plan: { packs },
+          container: { kind: 'jar', capacity_ml: 500, mouth: 'wide', height_mm: 125 },
+        })
+      ).body;
+    expect(await jars(8)).toMatchObject({ fill_ml: 448, headspace_mm: 13, warnings: [] });
+    expect((await jars(6)).warnings[0].says).toMatch(/^A pack is \d+ ml; 448 ml go in below the fill line/);
     const { currency: _gone, ...rest } = request;
     expect((await post('/api/v1/estimates/portions', rest)).status).toBe(400);
     expect((await post('/api/v1/estimates/portions', { ...request, plan: { eaters: 0 } })).status).toBe(400);

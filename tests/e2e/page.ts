@@ -1,0 +1,37 @@
+import { expect, type Page, test as base } from '@playwright/test';
+
+export { expect };
+
+/** Waits until the page answers: before that a click or a word typed is lost. */
+async function answering(page: Page): Promise<void> {
+  await page
+    .waitForFunction(
+      () =>
+        [...document.querySelectorAll('main input, main button, main select, main textarea')].every((part) =>
+          Object.keys(part).some((key) => key.startsWith('__reactProps')),
+        ),
+      undefined,
+      { timeout: 20_000 },
+    )
+    // A page that was not sent by the application at all is the test's own business.
+    .catch(() => undefined);
+}
+
+/** Playwright's test with a page whose `goto` and `reload` wait until it answers. */
+export const test = base.extend({
+  page: async ({ page }, use) => {
+    const goto = page.goto.bind(page);
+    const reload = page.reload.bind(page);
+    page.goto = async (...told) => {
+      const response = await goto(...told);
+      await answering(page);
+      return response;
+    };
+    page.reload = async (...told) => {
+      const response = await reload(...told);
+      await answering(page);
+      return response;
+    };
+    await use(page);
+  },
+});
