@@ -13,7 +13,8 @@ import {
 import { judgeKeeping, keepingOn } from '@/core/keeping/judgeKeeping';
 import type { Food } from '@/core/foods/food';
 import { fillLine, type Mouth, MOUTHS } from '@/core/packaging/fillLine';
-import { planPortions, type PortionPlan } from '@/core/portions/planPortions';
+import type { PortionPlan } from '@/core/portions/packCount';
+import { planPortions } from '@/core/portions/planPortions';
 import { APPETITES } from '@/core/portions/portionGrams';
 import { packHours } from '@/core/thermal/packageThawHours';
 import { todayIn } from './clock';
@@ -55,6 +56,9 @@ export const keepingSchema = Joi.object({
         full: Joi.boolean()
           .description('the pot’s cap is reached')
           .when('did', { is: 'topped-up', otherwise: Joi.forbidden() }),
+        dried: Joi.boolean()
+          .description('washed and dried well')
+          .when('did', { is: 'washed', then: Joi.required(), otherwise: Joi.forbidden() }),
       }),
     )
     .min(1)

@@ -1,11 +1,8 @@
 import QRCode from 'qrcode';
-import { sayPlainDate } from '@/core/calendar/sayDate';
-import type { HistoryEvent } from '@/core/keeping/history';
-import { isStart, START_WORDS } from '@/core/keeping/startDates';
 import { LABEL_SIZES, labelPlaces, type LabelSize } from '@/core/labels/labelPlaces';
-import { thenDo } from '@/core/labels/thenDo';
+import { type LabelText, labelText } from '@/core/labels/labelText';
+import { asFrozen } from '@/core/ledger/asFrozen';
 import type { Package } from '@/core/ledger/package';
-import { sayAmount } from '@/core/units/sayAmount';
 import { sql } from '@/store/database';
 import { readPackagesByCodes } from '@/store/packages';
 import { viewContext } from './context';
@@ -15,29 +12,8 @@ import { publicUrl } from './publicUrl';
 
 const SMALLEST_POINTS = 6;
 
-/** What stands on one label. */
-export interface LabelText {
-  name: string;
-  amount: string;
-  code: string;
-  happened: string;
-  due: string;
-  thenDo: string;
-  address: string;
-}
-
-function happenedLine(history: readonly HistoryEvent[]): string {
-  const told = [...history]
-    .reverse()
-    .find(({ did }) => did !== 'moved' && did !== 'counter' && !did.startsWith('found'));
-  if (!told) return '';
-  const word = isStart(told.did)
-    ? START_WORDS[told.did]
-    : told.did === 'thawing'
-      ? 'thawing since'
-      : told.did;
-  return `${word} ${sayPlainDate(told.on)}`;
-}
+/** A label as it is printed, with the address of its code. */
+type PrintedLabel = LabelText & { address: string };
 
 /** Draws the modules of a QR code as a square. */
 export function drawQr(
@@ -62,7 +38,7 @@ function drawLabel(
   size: LabelSize,
   xMm: number,
   yMm: number,
-  label: LabelText,
+  label: PrintedLabel,
 ): void {
   const [widthMm, heightMm] = size.stickerMm;
   const pad = 3 * MM;
@@ -108,7 +84,7 @@ function drawLabel(
 }
 
 /** Draws labels as a PDF on the given stock. */
-function drawLabels(labels: readonly LabelText[], size: LabelSize, startAt: number): Promise<Buffer> {
+function drawLabels(labels: readonly PrintedLabel[], size: LabelSize, startAt: number): Promise<Buffer> {
   const places = labelPlaces(size, labels.length, startAt);
   const { document, page, done } = beginPaper('Orderly Frost labels', size.pageMm);
   let onPage = -1;
@@ -137,6 +113,8 @@ export async function printLabels(query: {
   codes: string[];
   size: string;
   startAt: number;
+  /** Codes of packages on their way to a freezer: labelled as frozen today. */
+  freezing: string[];
 }): Promise<Buffer> {
   const size = LABEL_SIZES.find(({ id }) => id === query.size);
   if (!size) throw new Problem(400, 'invalid', `There is no label stock “${query.size.slice(0, 40)}”.`);
@@ -145,27 +123,20 @@ export async function printLabels(query: {
   }
   const slots = size.columns * size.rows;
   if (query.startAt > slots) throw new Problem(400, 'invalid', `This sheet has ${slots} stickers.`);
-  const { household, reference } = await viewContext();
+  const { household, reference, today, at } = await viewContext();
+  const { caution } = household.settings;
   const found = new Map(
     (await readPackagesByCodes(sql(), household.id, query.codes)).map((item): [string, Package] => [
       item.code,
       item,
     ]),
   );
-  const labels = query.codes.map((code): LabelText => {
+  const labels = query.codes.map((code): PrintedLabel => {
     const item = found.get(code);
     if (!item) throw new Problem(404, 'not-found', 'One of the packages is not known in this household.');
     const food = reference.byId.get(item.foodId);
-    const kind = item.governingKind === 'use-by' ? 'use by' : 'best by';
-    return {
-      name: item.called,
-      amount: [sayAmount(item.amount, item.unit), item.form ?? ''].filter((part) => part !== '').join(' · '),
-      code: item.code,
-      happened: happenedLine(item.history),
-      due: `${kind} ${sayPlainDate(item.governingDate)}`,
-      thenDo: food ? thenDo(food, item.state, item.openedOn !== null) : '',
-      address: `${publicUrl()}/p/${item.code}`,
-    };
+    const shown = query.freezing.includes(code) && food ? asFrozen(item, food, today, at, caution) : item;
+    return { ...labelText(shown, food), address: `${publicUrl()}/p/${item.code}` };
   });
   return drawLabels(labels, size, query.startAt);
 }

@@ -222,6 +222,41 @@ function movesOf(zones: readonly PlacingZone[], contents: readonly PlacedFood[])
   return moves.sort((a, b) => b.gain - a.gain).slice(0, MOST_MOVES);
 }
 
+/** A placement of packages: where each goes and why, or what keeps it out and what would help. */
+export interface SolvedPlacement<Zone extends PlacingZone> {
+  assignments: { package: PlacingPackage; zone: Zone; score: Possible['score'] }[];
+  refused: { package: PlacingPackage; rule: string; says: string; helps: string[] }[];
+}
+
+/**
+ * Places packages, all at once (RULES 4).
+ *
+ * @param pins zone ids the cook chose, by package id; hard rules hold there too
+ */
+export async function solvePlacement<Zone extends PlacingZone>(
+  zones: readonly Zone[],
+  contents: readonly PlacedFood[],
+  packages: readonly PlacingPackage[],
+  pins: ReadonlyMap<string, string | null>,
+): Promise<SolvedPlacement<Zone>> {
+  const model = placementModel(zones, contents, packages, (found) => pins.get(found.id) ?? null);
+  const chosen = await place(zones, packages, model);
+  const placed = new Set(chosen.map((one) => one.package));
+  const free = new Map(zones.map((zone) => [zone.id, zone.freeLitres]));
+  const assignments = chosen.flatMap(({ package: p, zone: z, score }) => {
+    const [found, zone] = [packages[p], zones[z]];
+    if (!found || !zone) return [];
+    free.set(zone.id, (free.get(zone.id) ?? 0) - found.litres);
+    return [{ package: found, zone, score }];
+  });
+  const refused = packages.flatMap((found, p) => {
+    if (placed.has(p)) return [];
+    const refusal = refusalOf(found, model.faults[p] ?? [], zones.length);
+    return [{ package: found, ...refusal, helps: whatHelps(found, refusal, zones, free) }];
+  });
+  return { assignments, refused };
+}
+
 /** POST /api/v1/estimates/placement: a place for each package of a haul, all at once. @throws Problem */
 export async function estimatePlacement(body: unknown) {
   const request = validate<PlacementRequest>(placementSchema, body);
@@ -253,27 +288,15 @@ export async function estimatePlacement(body: unknown) {
       fields: [{ path: 'packages', message: `zone ${lost.pinned} is not among the zones` }],
     });
   }
-  const model = placementModel(zones, contents, packages, (found) => pins.get(found.id) ?? null);
-  const { faults } = model;
-  const chosen = await place(zones, packages, model);
-  const placed = new Set(chosen.map((one) => one.package));
-  const free = new Map(zones.map((zone) => [zone.id, zone.freeLitres]));
-  for (const { package: p, zone: z } of chosen) {
-    const zoneId = zones[z]?.id ?? '';
-    free.set(zoneId, (free.get(zoneId) ?? 0) - (packages[p]?.litres ?? 0));
-  }
+  const solved = await solvePlacement(zones, contents, packages, pins);
   return {
-    assignments: chosen.map(({ package: p, zone, score }) => ({
-      id: packages[p]?.id,
-      zone: zones[zone]?.id,
+    assignments: solved.assignments.map(({ package: found, zone, score }) => ({
+      id: found.id,
+      zone: zone.id,
       score: Number(score.points.toFixed(1)),
       reasons: score.reasons,
     })),
-    refused: packages.flatMap((found, p) => {
-      if (placed.has(p)) return [];
-      const refusal = refusalOf(found, faults[p] ?? [], zones.length);
-      return [{ id: found.id, ...refusal, helps: whatHelps(found, refusal, zones, free) }];
-    }),
+    refused: solved.refused.map(({ package: found, ...refusal }) => ({ id: found.id, ...refusal })),
     moves: movesOf(zones, contents),
   };
 }

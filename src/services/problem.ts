@@ -1,4 +1,4 @@
-import { StaleDrawing, StaleVersion } from '@/core/ledger/world';
+import { StaleSetting, StaleVersion } from '@/core/ledger/world';
 import { Refusal } from '@/core/refusal';
 import { DatabaseGone } from '@/store/database';
 
@@ -43,8 +43,8 @@ function problemOf(error: unknown): Problem {
       },
     });
   }
-  if (error instanceof StaleDrawing) {
-    return new Problem(409, 'stale', 'Somebody changed this drawing since you opened it. Open it again.');
+  if (error instanceof StaleSetting) {
+    return new Problem(409, 'stale', `Somebody else was quicker: ${error.message}. Look at it again.`);
   }
   if (error instanceof DatabaseGone) {
     return new Problem(

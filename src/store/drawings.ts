@@ -144,7 +144,7 @@ export async function isTakenElsewhere(
   householdId: number,
   ids: readonly string[],
 ): Promise<boolean> {
-  const tables = ['appliance', 'compartment', 'zone', 'container', 'job'];
+  const tables = ['appliance', 'compartment', 'zone', 'container', 'job', 'haul', 'haul_line'];
   const rows = await sql.rows(
     tables
       .map((table) => `SELECT id FROM ${table} WHERE id IN (:ids) AND household_id <> :householdId`)

@@ -111,6 +111,9 @@ export async function takeCodeNumbers(sql: Sql, householdId: number, count: numb
 export async function clearHouseholds(sql: Sql): Promise<void> {
   for (const table of [
     'ledger_event',
+    'haul_line',
+    'haul',
+    'learned_code',
     'passing',
     'package',
     'lot',

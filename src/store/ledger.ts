@@ -228,6 +228,7 @@ export async function readLedger(
               WHERE event.command_id = command.id) AS codes
        FROM command
       WHERE command.household_id = :householdId
+        AND command.type NOT IN ('haul.line', 'haul.set')
         ${before ? 'AND (command.recorded_at, command.id) < (:beforeAt, :beforeId)' : ''}
       ORDER BY command.recorded_at DESC, command.id DESC
       LIMIT :limit`,

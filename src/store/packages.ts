@@ -283,3 +283,78 @@ async function putPassings(sql: Sql, householdId: number, image: Package): Promi
     );
   }
 }
+
+/** Packages by id, whatever became of them. */
+export async function readPackages(
+  sql: Sql,
+  householdId: number,
+  ids: readonly string[],
+): Promise<Map<string, Package>> {
+  if (ids.length === 0) return new Map();
+  const rows = await sql.rows<{ image: unknown }>(
+    `SELECT image
+       FROM package
+      WHERE household_id = :householdId
+        AND id IN (:ids)`,
+    { householdId, ids },
+  );
+  return new Map(rows.map(toPackage).map((found) => [found.id, found]));
+}
+
+/** Packages that were frozen or came in frozen since an instant and are still in the store. */
+export async function readFrozenSince(sql: Sql, householdId: number, since: string): Promise<Package[]> {
+  const rows = await sql.rows<{ image: unknown }>(
+    `SELECT DISTINCT package.id, package.image
+       FROM command
+       JOIN ledger_event AS event ON event.command_id = command.id
+       JOIN package ON package.id = event.package_id
+      WHERE command.household_id = :householdId
+        AND command.recorded_at >= :since
+        AND event.type IN ('package.frozen', 'package.stored')
+        AND package.here = TRUE
+        AND package.state = 'frozen'`,
+    { householdId, since: toSqlInstant(since) },
+  );
+  return rows.map(toPackage);
+}
+
+/** What was bought: the newest lots first. */
+export interface BoughtLot {
+  foodId: string;
+  startOn: string;
+  amount: number;
+  unit: Lot['unit'];
+  priceMinor: number | null;
+}
+
+/** Lots bought since a day, the newest first (EXPLAIN: range over lot_start). */
+export async function readBought(
+  sql: Sql,
+  householdId: number,
+  since: string,
+  limit: number,
+): Promise<BoughtLot[]> {
+  const rows = await sql.rows<{
+    food_id: string;
+    start_on: string;
+    amount: number;
+    unit: Lot['unit'];
+    price_minor: number | null;
+  }>(
+    `SELECT food_id, start_on, amount, unit, price_minor
+       FROM lot
+      WHERE household_id = :householdId
+        AND start_on >= :since
+        AND did = 'bought'
+      ORDER BY start_on DESC, id DESC
+      LIMIT :limit`,
+    { householdId, since, limit },
+  );
+  return rows.map((row) => ({
+    foodId: row.food_id,
+    startOn: row.start_on,
+    amount: row.amount,
+    unit: row.unit,
+    priceMinor: row.price_minor,
+  }));
+}

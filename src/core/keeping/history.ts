@@ -16,6 +16,7 @@ export const AFTERWARDS = [
   'counter',
   'kept-out',
   'topped-up',
+  'washed',
 ] as const;
 
 export const WRAPS = [
@@ -57,7 +58,9 @@ export type HistoryEvent =
   /** Stood out of the cold for so many minutes; `hot` above 32 °C. */
   | { did: 'counter'; on: CalendarDate; minutes: number; hot?: boolean }
   /** More went into a pot (K11): `content` is the day what was added began, `full` that its cap is reached. */
-  | { did: 'topped-up'; on: CalendarDate; content: CalendarDate; full?: boolean };
+  | { did: 'topped-up'; on: CalendarDate; content: CalendarDate; full?: boolean }
+  /** Washed before it was put away; `dried` well or not. */
+  | { did: 'washed'; on: CalendarDate; dried: boolean };
 
 export interface PrintedDate {
   kind: PrintedKind;

@@ -20,6 +20,7 @@ import { isStart, START_WORDS, startDates } from './startDates';
 import { chilledRate } from './spoilageRate';
 import { thawedDates, thawingDates } from './thawedDates';
 import { toppedUpDates } from './toppedUpDates';
+import { washedDates } from './washedDates';
 
 export type Band = 'settled' | 'soon' | 'today' | 'past';
 export type Verdict = 'eat' | 'look-first' | 'discard';
@@ -138,6 +139,9 @@ function tell(state: KeepingState, kase: KeepingCase, event: HistoryEvent): Keep
       break;
     case 'topped-up':
       toppedUpDates(state, kase, event);
+      break;
+    case 'washed':
+      washedDates(state, on, event.dried);
       break;
     case 'found-turning':
     case 'found-bad':

@@ -6,11 +6,23 @@ import type { IntakeLine } from './intakeLine';
 import type { AmountUnit } from '../units/sayAmount';
 import type { DiscardReason } from './package';
 import type { ApplianceDrawing } from '../kitchen/drawing';
+import type { Haul, LearnedCode } from '../haul/haul';
 import type { Container } from '../packaging/container';
+import type { PutAway } from './putAway';
+import type { HaulChanges } from './setHaul';
+import type { ToldLine } from './setHaulLine';
 import type { HouseholdSettings, Job } from './setting';
 
 export const COMMAND_TYPES = [
   'haul.store',
+  'haul.begin',
+  'haul.set',
+  'haul.line',
+  'haul.drop',
+  'haul.pack',
+  'haul.away',
+  'haul.close',
+  'code.learn',
   'package.take',
   'package.move',
   'package.open',
@@ -62,6 +74,14 @@ interface OnPackage extends Base {
 
 export type Command =
   | (Base & { type: 'haul.store'; lines: IntakeLine[] })
+  | (Base & { type: 'haul.begin'; haul: Omit<Haul, 'closedAt' | 'begunAt'> })
+  | (Base & { type: 'haul.set'; haul: string; changes: HaulChanges })
+  | (Base & { type: 'haul.line'; line: ToldLine; version: number | null })
+  | (Base & { type: 'haul.drop'; line: string; version: number })
+  | (Base & { type: 'haul.pack'; haul: string; lines: { line: string; version: number }[] })
+  | (Base & { type: 'haul.away'; haul: string; places: PutAway[] })
+  | (Base & { type: 'haul.close'; haul: string })
+  | (Base & { type: 'code.learn'; code: string; means: LearnedCode })
   | (OnPackage & { type: 'package.take'; amount: number | null })
   | (OnPackage & { type: 'package.move'; zone: string | null })
   | (OnPackage & { type: 'package.open' })

@@ -17,6 +17,10 @@ import { removeContainer, setContainer } from './setContainer';
 import { setHousehold } from './setHousehold';
 import { doJob, setJob } from './setJob';
 import { settlePassing } from './settlePassing';
+import { packHaul } from './packHaul';
+import { putAway } from './putAway';
+import { beginHaul, closeHaul, setHaul } from './setHaul';
+import { dropHaulLine, learnCode, setHaulLine } from './setHaulLine';
 import type { SettingEvent } from './setting';
 import { storeHaul } from './storeHaul';
 import { takeAmount } from './takeAmount';
@@ -37,6 +41,22 @@ function decideType(command: Command, world: World, past: PastCommand | null): D
   switch (command.type) {
     case 'haul.store':
       return { ...storeHaul(command.lines, world), settings: [] };
+    case 'haul.begin':
+      return beginHaul(command, world);
+    case 'haul.set':
+      return setHaul(command, world);
+    case 'haul.line':
+      return setHaulLine(command, world);
+    case 'haul.drop':
+      return dropHaulLine(command, world);
+    case 'haul.pack':
+      return packHaul(command, world);
+    case 'haul.away':
+      return only(putAway(command, world));
+    case 'haul.close':
+      return closeHaul(command, world);
+    case 'code.learn':
+      return learnCode(command, world);
     case 'package.take':
       return only(takePackage(command, world));
     case 'package.give':

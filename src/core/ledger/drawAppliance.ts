@@ -7,7 +7,7 @@ import type { Decision } from './decide';
 import type { LedgerEvent, Package } from './package';
 import type { Setting } from './setting';
 import { withSetting } from './withSetting';
-import { StaleDrawing, type World } from './world';
+import { StaleSetting, type World } from './world';
 
 const sayCount = (count: number): string => `${count} ${count === 1 ? 'package lies' : 'packages lie'}`;
 
@@ -44,7 +44,7 @@ function sayDrawn(before: ApplianceDrawing | null, { name, zones }: ApplianceDra
  * in a zone that grows warmer or colder is dated by that.
  *
  * @throws Refusal D1 to D6 with the measure that is wrong, `place` for packages left without a zone
- * @throws StaleDrawing when somebody drew it in the meantime
+ * @throws StaleSetting when somebody drew it in the meantime
  */
 export function drawAppliance(
   command: { appliance: ApplianceDrawing; version: number | null; rehome: Rehoming[] },
@@ -52,7 +52,7 @@ export function drawAppliance(
 ): Decision {
   const drawing = command.appliance;
   const before = world.appliance(drawing.id);
-  if ((before?.version ?? null) !== command.version) throw new StaleDrawing(drawing.name);
+  if ((before?.version ?? null) !== command.version) throw new StaleSetting(drawing.name);
   const [fault] = checkDrawing(drawing);
   if (fault) throw new Refusal(fault.rule, fault.says);
   const mine = new Set(before?.drawing.zones.map(({ id }) => id));

@@ -3,7 +3,7 @@ import { LINE, Store } from '../../../tests/fixtures/memoryStore';
 import { newAppliance } from '../kitchen/newAppliance';
 import type { ApplianceDrawing } from '../kitchen/drawing';
 import type { Container } from '../packaging/container';
-import { StaleDrawing } from './world';
+import { StaleSetting } from './world';
 
 let count = 0;
 const newId = (): string => `d${count++}`;
@@ -75,8 +75,8 @@ describe('drawing an appliance', () => {
     const store = new Store();
     const [chest, other] = [draw('chest', 'Attic chest'), draw('chest', 'Cellar chest')];
     put(store, chest);
-    expect(() => put(store, chest, { version: 7 })).toThrow(StaleDrawing);
-    expect(() => put(store, other, { version: 1 })).toThrow(StaleDrawing);
+    expect(() => put(store, chest, { version: 7 })).toThrow(StaleSetting);
+    expect(() => put(store, other, { version: 1 })).toThrow(StaleSetting);
     expect(
       refusal(() =>
         put(store, {

@@ -96,8 +96,12 @@ export function warmthOf(zone: Zone, celsius: number, world: Pick<World, 'today'
 }
 
 /** The K10 event for the minutes a package has just stood on the counter; none for less than a minute. */
-export function counterOf(before: Package, world: Pick<World, 'today' | 'at'>): HistoryEvent[] {
+export function counterOf(
+  before: Package,
+  world: Pick<World, 'today' | 'at'> & { hot?: boolean },
+): HistoryEvent[] {
   if (before.counterSince === null) return [];
   const minutes = minutesBetween(before.counterSince, world.at);
-  return minutes < 1 ? [] : [{ did: 'counter', on: world.today, minutes }];
+  if (minutes < 1) return [];
+  return [{ did: 'counter', on: world.today, minutes, ...(world.hot ? { hot: true } : {}) }];
 }

@@ -2,6 +2,7 @@ import type { CalendarDate } from '../calendar/calendarDate';
 import type { Food } from '../foods/food';
 import type { Wish } from '../foods/wish';
 import type { ApplianceDrawing } from '../kitchen/drawing';
+import type { Haul, HaulLine, LearnedCode } from '../haul/haul';
 import type { Container } from '../packaging/container';
 import type { Caution } from '../keeping/history';
 
@@ -56,7 +57,10 @@ export type Setting =
   | { kind: 'appliance'; subject: string; value: ApplianceDrawing | null }
   | { kind: 'order'; subject: ''; value: string[] }
   | { kind: 'measured'; subject: string; value: Measured | null }
-  | { kind: 'container'; subject: string; value: Container | null };
+  | { kind: 'container'; subject: string; value: Container | null }
+  | { kind: 'haul'; subject: string; value: Haul | null }
+  | { kind: 'haul-line'; subject: string; value: HaulLine | null }
+  | { kind: 'code'; subject: string; value: LearnedCode | null };
 
 /** One thing that was set, with its images; goes into the same ledger as what happens to packages. */
 export interface SettingEvent {
@@ -73,6 +77,13 @@ export interface SettingEvent {
     | 'zone.measured'
     | 'container.set'
     | 'container.removed'
+    | 'haul.begun'
+    | 'haul.set'
+    | 'haul.line'
+    | 'haul.dropped'
+    | 'haul.packed'
+    | 'haul.closed'
+    | 'code.learned'
     | 'setting.undone';
   before: Setting | null;
   after: Setting;

@@ -1,12 +1,11 @@
 import type { HistoryEvent } from '../keeping/history';
-import { sharePrice } from '../portions/sharePrice';
 import { splitEvenly } from '../portions/splitEvenly';
 import { Refusal } from '../refusal';
 import { amountFault } from '../units/readAmount';
 import { sayAmount } from '../units/sayAmount';
 import type { IntakeLine } from './intakeLine';
-import { judgePackage, warmthOf } from './judgePackage';
-import type { LedgerEvent, Lot, Package } from './package';
+import type { LedgerEvent, Lot } from './package';
+import { storeLot } from './storeLot';
 import type { World } from './world';
 
 function checkLine(line: IntakeLine): void {
@@ -46,58 +45,20 @@ export function storeLine(line: IntakeLine, world: World): { lot: Lot; events: L
   const food = world.food(line.food);
   const frozen = line.frozenOn !== null;
   checkPlace(line, frozen, world);
-  const lot: Lot = {
-    id: world.newId(),
-    foodId: food.id,
-    did: line.start.did,
-    startOn: line.start.on,
-    amount: line.amount,
-    unit: line.unit,
-    priceMinor: line.priceMinor,
-    currency: world.currency,
-  };
-  const amounts = splitEvenly(line.amount, line.packs);
-  const prices = line.priceMinor === null ? null : sharePrice(line.priceMinor, amounts);
-  const zone = line.zone === null ? null : world.zone(line.zone);
-  const events = amounts.map((amount, at): LedgerEvent => {
-    const undated = {
-      id: world.newId(),
-      lotId: lot.id,
-      foodId: food.id,
-      called: line.called || food.name,
-      code: world.newCode(),
-      amount,
-      unit: line.unit,
+  const wrap = line.wrap ?? (frozen ? ('zip-bag' as const) : null);
+  const { called, amount, unit, priceMinor, start, printed, blanched } = line;
+  return storeLot(
+    { food, called, amount, unit, priceMinor, start, printed, blanched, history: lineHistory(line) },
+    splitEvenly(amount, line.packs).map((share) => ({
+      amount: share,
       form: line.form,
-      wrap: line.wrap ?? (frozen ? ('zip-bag' as const) : null),
-      blanched: line.blanched,
-      priceMinor: prices?.[at] ?? null,
+      wrap,
       note: line.note,
-      zoneId: line.zone,
-      counterSince: line.zone === null ? world.at : null,
-      history: lineHistory(line),
-      printed: line.printed,
-      cameOn: world.today,
-      answer: null,
-      unanswered: [],
-      cap: null,
-      gone: null,
-      version: 1,
-    };
-    const dated = judgePackage(undated, world);
-    const warmth = zone ? warmthOf(zone, dated.celsius, world) : [];
-    const after: Package =
-      warmth.length === 0
-        ? dated
-        : judgePackage({ ...undated, history: [...undated.history, ...warmth] }, world);
-    return {
-      type: 'package.stored',
-      before: null,
-      after,
-      says: `${after.called} ${sayAmount(amount, line.unit)} stored as ${after.code}.`,
-    };
-  });
-  return { lot, events };
+      zone: line.zone,
+      counterSince: world.at,
+    })),
+    world,
+  );
 }
 
 /**

@@ -64,6 +64,12 @@ function presentSetting({ kind, subject }: Setting, world: World): Setting['valu
       return world.measured(subject);
     case 'container':
       return world.container(subject);
+    case 'haul':
+      return world.haul(subject);
+    case 'haul-line':
+      return world.haulLine(subject);
+    case 'code':
+      return world.learnedCode(subject);
   }
 }
 
@@ -79,6 +85,9 @@ function beforeIt(after: Setting): Setting {
     case 'appliance':
     case 'measured':
     case 'container':
+    case 'haul':
+    case 'haul-line':
+    case 'code':
       return { ...after, value: null };
     case 'household':
     case 'order':
@@ -90,6 +99,9 @@ function undoSetting(past: SettingEvent, says: string, world: World): SettingEve
   const now = presentSetting(past.after, world);
   if (!dequal(now, past.after.value)) {
     throw new Refusal('undo', 'It was set to something else since; undo that first.');
+  }
+  if (past.after.kind === 'haul' && past.before === null && world.haulLines(past.after.subject).length > 0) {
+    throw new Refusal('undo', 'There are lines in this haul already; take them off first.');
   }
   return {
     type: 'setting.undone',

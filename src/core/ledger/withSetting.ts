@@ -37,6 +37,9 @@ export function withSetting(world: World, setting: Setting): World {
     case 'job':
     case 'order':
     case 'container':
+    case 'haul':
+    case 'haul-line':
+    case 'code':
       return world;
   }
 }

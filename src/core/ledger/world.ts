@@ -4,6 +4,7 @@ import type { ApplianceDrawing } from '../kitchen/drawing';
 import type { Container } from '../packaging/container';
 import type { Caution } from '../keeping/history';
 import { Refusal } from '../refusal';
+import type { Haul, HaulLine, LearnedCode } from '../haul/haul';
 import type { Wish } from '../foods/wish';
 import type { Package, Zone } from './package';
 import type { HouseholdSettings, Job, Measured } from './setting';
@@ -33,6 +34,14 @@ export interface World {
   order(): string[];
   measured(zoneId: string): Measured | null;
   container(id: string): Container | null;
+  haul(id: string): Haul | null;
+  haulLine(id: string): HaulLine | null;
+  /** The lines of a haul in the order they were told. */
+  haulLines(haulId: string): HaulLine[];
+  /** What a scanned code stands for; `null`: nobody told yet. */
+  learnedCode(code: string): LearnedCode | null;
+  /** Above 32 °C where things stand out of the cold: each minute counts for two (K10). */
+  hot: boolean;
   /** True when the zone is drawn. */
   hasZone(id: string): boolean;
   /** What is in the store and was loaded for this command, in no order. */
@@ -52,11 +61,11 @@ export class StaleVersion extends Error {
   }
 }
 
-/** Somebody changed the drawing since the cook opened it. */
-export class StaleDrawing extends Error {
-  constructor(appliance: string) {
-    super(`the drawing of ${appliance} has changed`);
-    this.name = 'StaleDrawing';
+/** Somebody changed a drawing, or a line of a haul, since the cook saw it. */
+export class StaleSetting extends Error {
+  constructor(what: string) {
+    super(`${what} has changed`);
+    this.name = 'StaleSetting';
   }
 }
 

@@ -1,14 +1,9 @@
 import type { Food } from '../foods/food';
 import { Refusal } from '../refusal';
-import { type Appetite, portionGrams } from './portionGrams';
+import { packCount, type PortionPlan } from './packCount';
 import { sharePrice } from './sharePrice';
 import { splitEvenly } from './splitEvenly';
-
-export type PortionPlan =
-  | { packs: number }
-  | { portionG: number }
-  | { eaters: number; appetite: Appetite }
-  | { parts: { count: number; form: string }[] };
+import { FREEZE_IN_G_PER_L, spreadFreezing } from './spreadFreezing';
 
 export interface PortionRequest {
   food: Food;
@@ -46,19 +41,6 @@ const MOST_PACKS = 200;
 /** A bag's corners hold a tenth less (THERMAL section 3). */
 const BAG_FILL = 0.9;
 const THICK_MM = 40;
-/** 2 lb per cubic foot a day: the cautious end of the public advice (THERMAL section 5). */
-const FREEZE_IN_G_PER_L = 32;
-
-/** How many packs a plan comes to: the nearest count for a target size, at least 1. */
-function packCount({ food, totalG, plan }: PortionRequest): number {
-  if ('packs' in plan) return plan.packs;
-  if ('portionG' in plan) return Math.max(1, Math.round(totalG / plan.portionG));
-  if ('eaters' in plan) {
-    const meal = plan.eaters * portionGrams(food.group, plan.appetite);
-    return Math.max(1, Math.round(totalG / meal));
-  }
-  return plan.parts.reduce((sum, part) => sum + part.count, 0);
-}
 
 /**
  * Thickness of a flat pack, mm: volume over usable bag area.
@@ -72,24 +54,6 @@ function flatThicknessMm(
   bag: { lengthMm: number; widthMm: number },
 ): number {
   return ((grams / densityKgPerL) * 1000) / (bag.lengthMm * bag.widthMm * BAG_FILL);
-}
-
-/** Spreads packs over days so that no day takes more than the limit; a pack over it has a day of its own. */
-function freezeInDays(
-  amounts: readonly number[],
-  limitG: number,
-): { day: number; packs: number; grams: number }[] {
-  const days: { day: number; packs: number; grams: number }[] = [];
-  for (const grams of amounts) {
-    const last = days.at(-1);
-    if (last && last.grams + grams <= limitG) {
-      last.packs += 1;
-      last.grams += grams;
-    } else {
-      days.push({ day: days.length + 1, packs: 1, grams });
-    }
-  }
-  return days;
 }
 
 function groupPacks(
@@ -124,7 +88,7 @@ function groupPacks(
  */
 export function planPortions(request: PortionRequest): PortionAnswer {
   const { totalG, plan, priceMinor, food } = request;
-  const count = packCount(request);
+  const count = packCount(plan, totalG, food.group);
   if (count > MOST_PACKS)
     throw new Refusal('portions', `${count} packs are more than the ${MOST_PACKS} a lot may have.`);
   if (count > totalG)
@@ -167,7 +131,19 @@ export function planPortions(request: PortionRequest): PortionAnswer {
       largestG: Math.ceil(totalG / n),
       smallestG: Math.floor(totalG / n),
     })),
-    batches: limitG === null ? [] : freezeInDays(amounts, limitG),
+    batches:
+      limitG === null
+        ? []
+        : spreadFreezing(
+            amounts.map((grams, at) => ({
+              id: String(at),
+              name: food.name,
+              grams,
+              daysLeft: null,
+              thicknessMm: null,
+            })),
+            limitG,
+          ).days.map(({ day, ids, grams }) => ({ day, packs: ids.length, grams })),
     warnings,
   };
 }

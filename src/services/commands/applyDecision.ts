@@ -14,6 +14,7 @@ import { renewTally, tallyPackages } from '@/store/dayTally';
 import { putFood } from '@/store/foods';
 import { putSettings } from '@/store/households';
 import { putContainer } from '@/store/containers';
+import { putCode, putHaul, putHaulLine } from '@/store/hauls';
 import { putJob } from '@/store/jobs';
 import { putDrawing, putOrder, trimDrawing } from '@/store/drawings';
 import { putMeasured } from '@/store/readings';
@@ -58,6 +59,12 @@ async function putSetting(db: Sql, householdId: number, setting: Setting): Promi
       return putMeasured(db, householdId, setting.subject, setting.value);
     case 'container':
       return putContainer(db, householdId, setting.subject, setting.value);
+    case 'haul':
+      return putHaul(db, householdId, setting.subject, setting.value);
+    case 'haul-line':
+      return putHaulLine(db, householdId, setting.subject, setting.value);
+    case 'code':
+      return putCode(db, householdId, setting.subject, setting.value);
     case 'appliance':
       return setting.value === null ? undefined : drawIn(db, householdId, setting.value);
   }

@@ -9,6 +9,7 @@ import { AMOUNT_UNITS } from '@/core/units/sayAmount';
 import { Problem } from '../problem';
 import { JOB_KINDS } from '@/core/ledger/setting';
 import { containerSchema, drawingSchema } from './drawingSchema';
+import { haulBodies } from './haulSchema';
 import { dateSchema, instantSchema, plainText, validate } from '../validate';
 
 const uuid = Joi.string().guid({ version: 'uuidv4' });
@@ -81,6 +82,7 @@ const onPackage = { package: uuid.required(), version };
 
 const bodies: Record<CommandType, Joi.PartialSchemaMap> = {
   'haul.store': { lines: Joi.array().items(lineSchema).min(1).max(200).required() },
+  ...haulBodies,
   'package.take': { ...onPackage, amount: amount.allow(null).default(null).description('null takes all') },
   'package.move': {
     ...onPackage,
@@ -247,7 +249,7 @@ function readCommand(raw: unknown, now: string, path: string): Command {
     });
   }
   const { renew_feed: renewFeed, ...told } = rest;
-  const lines = told.lines as RawLine[] | undefined;
+  const lines = type === 'haul.store' ? (told.lines as RawLine[]) : undefined;
   const into = told.into as RawLine | null | undefined;
   return {
     ...told,

@@ -5,13 +5,16 @@ import { foodKey } from '@/core/foods/foodKey';
 import { NO_WISH } from '@/core/foods/wish';
 import { packageCode } from '@/core/labels/packageCode';
 import type { Command } from '@/core/ledger/command';
+import type { Haul, HaulLine, LearnedCode } from '@/core/haul/haul';
 import type { Package } from '@/core/ledger/package';
+import type { Setting } from '@/core/ledger/setting';
 import type { PastCommand } from '@/core/ledger/undoCommand';
 import type { World } from '@/core/ledger/world';
 import type { Sql } from '@/store/database';
 import { type Household, readHousehold, takeCodeNumbers } from '@/store/households';
 import { readJobs } from '@/store/jobs';
 import { readContainers } from '@/store/containers';
+import { lockHaulLines, readCode, readHaul, readHaulLines } from '@/store/hauls';
 import { isTakenElsewhere } from '@/store/drawings';
 import { drawingOf, type Kitchen, readKitchen } from '@/store/kitchens';
 import { readPastCommand } from '@/store/ledger';
@@ -22,7 +25,14 @@ import { Problem } from '../problem';
 /** The address part that lets a calendar in; 256 bits of chance. */
 export const newFeedKey = (): string => randomBytes(32).toString('base64url');
 
-function codesNeeded(command: Command): number {
+function codesNeeded(command: Command, lines: readonly HaulLine[]): number {
+  if (command.type === 'haul.pack') {
+    const wanted = new Set(command.lines.map(({ line }) => line));
+    return lines
+      .filter(({ id }) => wanted.has(id))
+      .flatMap(({ parts }) => parts)
+      .reduce((sum, { amounts }) => sum + amounts.length, 0);
+  }
   if (command.type === 'haul.store') return command.lines.reduce((sum, line) => sum + line.packs, 0);
   return command.type === 'package.cook' && command.into ? command.into.packs : 0;
 }
@@ -87,6 +97,7 @@ function foodsTouched(
 
 function packagesTouched(command: Command, past: PastCommand | null): string[] {
   if (past) return past.events.map(({ after }) => after.id);
+  if (command.type === 'haul.away') return command.places.map((place) => place.package);
   return 'package' in command ? [command.package] : [];
 }
 
@@ -114,6 +125,47 @@ function zonesTouched(command: Command, past: PastCommand | null, { zones }: Kit
   }
 }
 
+/** Hauls, lines and codes that a command looks at. */
+async function loadBench(db: Sql, householdId: number, command: Command, past: PastCommand | null) {
+  const settings = (past?.settings ?? []).map(({ after }) => after);
+  const named = (kind: Setting['kind']): string[] =>
+    settings.filter((setting) => setting.kind === kind).map(({ subject }) => subject);
+  const lineIds =
+    command.type === 'haul.line'
+      ? [command.line.id]
+      : command.type === 'haul.drop'
+        ? [command.line]
+        : command.type === 'haul.pack'
+          ? command.lines.map(({ line }) => line)
+          : named('haul-line');
+  const touched = await lockHaulLines(db, householdId, lineIds);
+  const told =
+    command.type === 'haul.line'
+      ? [command.line.haul]
+      : command.type === 'haul.begin'
+        ? [command.haul.id]
+        : 'haul' in command
+          ? [command.haul]
+          : [];
+  const ids = [...new Set([...told, ...named('haul'), ...touched.map(({ haul }) => haul)])];
+  const hauls = new Map<string, Haul>();
+  const lines = new Map(touched.map((line) => [line.id, line]));
+  for (const id of ids) {
+    const haul = await readHaul(db, householdId, id);
+    if (haul) hauls.set(id, haul);
+    for (const line of await readHaulLines(db, householdId, id)) {
+      if (!lines.has(line.id)) lines.set(line.id, line);
+    }
+  }
+  const codes = command.type === 'code.learn' ? [command.code] : named('code');
+  const learned = new Map<string, LearnedCode>();
+  for (const code of codes) {
+    const means = await readCode(db, householdId, code);
+    if (means) learned.set(code, means);
+  }
+  return { hauls, lines, learned };
+}
+
 /** Ids that a command brings along for what it sets. */
 function idsBrought(command: Command): string[] {
   switch (command.type) {
@@ -125,6 +177,10 @@ function idsBrought(command: Command): string[] {
       return [command.container.id];
     case 'job.set':
       return [command.job.id];
+    case 'haul.begin':
+      return [command.haul.id];
+    case 'haul.line':
+      return [command.line.id];
     default:
       return [];
   }
@@ -154,9 +210,10 @@ export async function loadWorld(
     loaded.push(found);
   }
   const jobs = setting ? await readJobs(db, household.id) : [];
-  const containers = setting ? await readContainers(db, household.id) : [];
+  const containers = setting || command.type === 'haul.pack' ? await readContainers(db, household.id) : [];
+  const bench = await loadBench(db, household.id, command, past);
   const zoneOf = new Map(kitchen.zones.map((zone) => [zone.id, zone]));
-  const count = codesNeeded(command);
+  const count = codesNeeded(command, [...bench.lines.values()]);
   let nextCode = count > 0 ? await takeCodeNumbers(db, household.id, count) : 0;
   const world: World = {
     today: dateInZone(command.at, household.timeZone),
@@ -187,6 +244,11 @@ export async function loadWorld(
     order: () => kitchen.appliances.map(({ id }) => id),
     measured: (id) => zoneOf.get(id)?.measured ?? null,
     container: (id) => containers.find((one) => one.id === id) ?? null,
+    haul: (id) => bench.hauls.get(id) ?? null,
+    haulLine: (id) => bench.lines.get(id) ?? null,
+    haulLines: (haulId) => [...bench.lines.values()].filter(({ haul }) => haul === haulId),
+    learnedCode: (code) => bench.learned.get(code) ?? null,
+    hot: false,
     hasZone: (id) => zoneOf.has(id),
     loaded: () => loaded,
     zone: (id) => {

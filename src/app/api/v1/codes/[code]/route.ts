@@ -1,0 +1,5 @@
+import { readLearnedCode } from '@/services/haul';
+import { respond } from '../../respond';
+
+export const GET = (_: Request, { params }: { params: Promise<{ code: string }> }): Promise<Response> =>
+  respond(async () => readLearnedCode((await params).code.slice(0, 80)));

@@ -1,0 +1,4 @@
+import { readHaulView } from '@/services/haul';
+import { respond } from '../respond';
+
+export const GET = (): Promise<Response> => respond(readHaulView);

@@ -1,0 +1,127 @@
+import { checkHaulLine } from '../haul/checkHaulLine';
+import { counterClock } from '../haul/counterClock';
+import type { Haul, HaulLine, HaulPart } from '../haul/haul';
+import { isBlanched, sayPreparation } from '../haul/preparation';
+import type { HistoryEvent } from '../keeping/history';
+import { packingOf } from '../portions/packing';
+import { splitEvenly } from '../portions/splitEvenly';
+import { Refusal } from '../refusal';
+import type { Decision } from './decide';
+import { lineEvent, openHaul, presentLine } from './haulWorld';
+import type { LedgerEvent, Lot } from './package';
+import type { SettingEvent } from './setting';
+import { type NewPack, storeLot } from './storeLot';
+import type { World } from './world';
+
+/** The longest note a package carries. */
+const MOST_NOTE = 200;
+
+/** What happened to a line before it was packed, in order of days. */
+function lineHistory(line: HaulLine, { hot }: Haul, world: World): HistoryEvent[] {
+  const history: HistoryEvent[] = [{ did: line.start.did, on: line.start.on }];
+  if (line.openedOn !== null) history.push({ did: 'opened', on: line.openedOn });
+  const minutes = counterClock(line, { controlled: true }, world.at, false).stood;
+  const washed = line.preparation.find((id) => id.startsWith('washed'));
+  if (washed) history.push({ did: 'washed', on: world.today, dried: washed === 'washed-dried' });
+  if (minutes >= 1) {
+    history.push(
+      hot ? { did: 'counter', on: world.today, minutes, hot } : { did: 'counter', on: world.today, minutes },
+    );
+  }
+  return history;
+}
+
+function noteOf(line: HaulLine, pieces: number | null): string {
+  const told = [
+    line.byEye ? 'about, by eye' : '',
+    pieces === null ? '' : `${pieces} pieces`,
+    sayPreparation(line.preparation),
+    line.cooking.trim(),
+  ];
+  return told
+    .filter((words) => words !== '')
+    .join(' · ')
+    .slice(0, MOST_NOTE);
+}
+
+/** The packs of a part, each standing on the counter from now on. */
+function packsOf(
+  line: HaulLine,
+  part: HaulPart,
+  pieces: readonly (number | null)[],
+  world: World,
+): NewPack[] {
+  const { form, wrap } = packingOf(part.packing);
+  return part.amounts.map((amount, at) => ({
+    amount,
+    form,
+    wrap,
+    note: noteOf(line, pieces[at] ?? null),
+    zone: null,
+    counterSince: world.at,
+  }));
+}
+
+function packLine(line: HaulLine, haul: Haul, world: World): { lot: Lot; events: LedgerEvent[] } {
+  const food = world.food(line.food);
+  const fault = checkHaulLine(line, food, world.container);
+  if (fault) throw new Refusal(fault.rule, `${line.called}: ${fault.says}`);
+  const clock = counterClock(line, food, world.at, haul.hot);
+  if (clock.level === 'over') {
+    throw new Refusal(
+      'K10',
+      `${line.called} stood ${clock.stood} minutes out of the cold: throw it out, or say when it really left the cold.`,
+    );
+  }
+  const count = line.parts.reduce((sum, { amounts }) => sum + amounts.length, 0);
+  const pieces = line.pieces === null ? null : splitEvenly(line.pieces, count).reverse();
+  let from = 0;
+  const packs = line.parts.flatMap((part) => {
+    const mine = pieces === null ? [] : pieces.slice(from, from + part.amounts.length);
+    from += part.amounts.length;
+    return packsOf(line, part, mine, world);
+  });
+  const { called, amount, unit, priceMinor, start, printed } = line;
+  const blanched = isBlanched(line.preparation);
+  const history = lineHistory(line, haul, world);
+  return storeLot(
+    { food, called, amount, unit, priceMinor, start, printed, blanched, history },
+    packs,
+    world,
+  );
+}
+
+/**
+ * Packs lines of a haul: each becomes a lot and its packages, coded and labelled, on the counter until they are put away. All
+ * of them or none.
+ *
+ * @throws Refusal with the rule, or StaleSetting when somebody changed a line; one packed already is refused, never doubled
+ */
+export function packHaul(
+  command: { haul: string; lines: { line: string; version: number }[] },
+  world: World,
+): Decision {
+  const haul = openHaul(world, command.haul);
+  const lots: Lot[] = [];
+  const events: LedgerEvent[] = [];
+  const settings: SettingEvent[] = [];
+  for (const { line: id, version } of command.lines) {
+    const known = world.haulLine(id);
+    if (known !== null && known.packages !== null) {
+      throw new Refusal('haul', `${known.called} is packed already; its labels are printed.`);
+    }
+    const line = presentLine(world, id, version);
+    if (line.haul !== haul.id) throw new Refusal('haul', `${line.called} belongs to another haul.`);
+    const stored = packLine(line, haul, world);
+    lots.push(stored.lot);
+    events.push(...stored.events);
+    const after: HaulLine = {
+      ...line,
+      packages: stored.events.map((event) => event.after.id),
+      timers: [],
+      version: version + 1,
+    };
+    settings.push(lineEvent('haul.packed', line, after, `${line.called} is packed.`));
+  }
+  return { lots, events, settings };
+}

@@ -1,0 +1,65 @@
+import type { Haul } from '../haul/haul';
+import { Refusal } from '../refusal';
+import type { Decision } from './decide';
+import { haulEvent, lineEvent, openHaul } from './haulWorld';
+import type { World } from './world';
+
+/** What a cook may change about an open haul. */
+export type HaulChanges = Partial<Pick<Haul, 'name' | 'outSince' | 'coldBag' | 'hot' | 'hygiene'>>;
+
+/** Begins a haul. @throws Refusal `haul` when its id is in use or it left the cold after now */
+export function beginHaul({ haul }: { haul: Omit<Haul, 'closedAt' | 'begunAt'> }, world: World): Decision {
+  if (world.haul(haul.id)) throw new Refusal('haul', 'That haul was begun already.');
+  if (haul.outSince > world.at) throw new Refusal('haul', 'It cannot have left the cold after now.');
+  const begun: Haul = { ...haul, begunAt: world.at, closedAt: null };
+  return { lots: [], events: [], settings: [haulEvent('haul.begun', null, begun, `Began ${begun.name}.`)] };
+}
+
+/**
+ * Changes an open haul. When it left the cold earlier or later, or came in a cold bag after all, the clocks of the lines that
+ * ran by it follow.
+ *
+ * @throws Refusal `haul`
+ */
+export function setHaul(command: { haul: string; changes: HaulChanges }, world: World): Decision {
+  const before = openHaul(world, command.haul);
+  const after = { ...before, ...command.changes };
+  if (after.name.trim() === '') throw new Refusal('haul', 'A haul needs a name.');
+  if (after.outSince > world.at) throw new Refusal('haul', 'It cannot have left the cold after now.');
+  const follow =
+    after.outSince === before.outSince
+      ? []
+      : world
+          .haulLines(before.id)
+          .filter((line) => line.packages === null && line.outSince === before.outSince)
+          .map((line) =>
+            lineEvent(
+              'haul.line',
+              line,
+              { ...line, outSince: after.outSince, version: line.version + 1 },
+              `${line.called} has been out since ${after.outSince.slice(11, 16)} UTC.`,
+            ),
+          );
+  return {
+    lots: [],
+    events: [],
+    settings: [haulEvent('haul.set', before, after, `${after.name} was changed.`), ...follow],
+  };
+}
+
+/** Closes a haul whose lines are all packed. @throws Refusal `haul` naming what is not */
+export function closeHaul(command: { haul: string }, world: World): Decision {
+  const before = openHaul(world, command.haul);
+  const open = world.haulLines(before.id).filter(({ packages }) => packages === null);
+  if (open.length > 0) {
+    const names = open.slice(0, 4).map(({ called }) => called);
+    const more = open.length > names.length ? ` and ${open.length - names.length} more` : '';
+    throw new Refusal('haul', `Not packed yet: ${names.join(', ')}${more}.`);
+  }
+  const after = { ...before, closedAt: world.at };
+  return {
+    lots: [],
+    events: [],
+    settings: [haulEvent('haul.closed', before, after, `Finished ${before.name}.`)],
+  };
+}
