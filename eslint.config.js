@@ -6,7 +6,7 @@ import { builtinModules } from 'node:module';
 /** The layers from top to bottom, each with what below it it may import (and its own kind). */
 const MAY_IMPORT = {
   app: ['ui', 'services', 'core'],
-  ui: ['workers', 'services', 'core'],
+  ui: ['workers', 'services', 'devices', 'core'],
   workers: ['core'],
   services: ['devices', 'store', 'core'],
   devices: ['core'],

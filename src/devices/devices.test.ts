@@ -1,0 +1,137 @@
+import fc from 'fast-check';
+import {
+  enqueue,
+  feed,
+  jam,
+  loadRoll,
+  NEW_PRINTER,
+  type Printer,
+  readPrinter,
+  retry,
+  runOut,
+  toggle,
+  withdraw,
+} from './labelPrinter';
+import { sayScale, simulatedScale } from './scale';
+import { codeReader, isEan, simulatedScanner } from './scanner';
+import { simulatedThermometer } from './thermometer';
+
+/** A clock and a chance that a test turns by hand. */
+function hand() {
+  const clock = { ms: 0, chance: 0.5 };
+  return { clock, now: () => clock.ms, chance: () => clock.chance };
+}
+
+describe('the scale', () => {
+  it('settles, tares, creeps, shows its unit, gives up over its load, and goes', () => {
+    const { clock, now, chance } = hand();
+    const scale = simulatedScale(now, chance);
+    scale.put(557);
+    expect(scale.read()).toMatchObject({ stable: false });
+    clock.ms += 3000;
+    expect(scale.read()).toEqual({ grams: 557, stable: true, state: 'ok', unit: 'g' });
+    scale.nextUnit();
+    expect(sayScale(scale.read())).toBe('19.65 oz');
+    scale.tare();
+    scale.put(1000);
+    clock.ms += 3000;
+    expect(scale.read().grams).toBe(443);
+    scale.drift(30);
+    clock.ms += 60_000;
+    expect(scale.read().grams).toBe(473);
+    scale.tare();
+    expect(scale.read().grams).toBe(0);
+    scale.put(6000);
+    clock.ms += 3000;
+    expect(scale.read()).toMatchObject({ state: 'over', stable: false, grams: 0 });
+    scale.unplug();
+    expect([scale.read().state, sayScale(scale.read())]).toEqual(['gone', 'no answer']);
+  });
+});
+
+describe('the scanner', () => {
+  it('knows a check digit', () => {
+    expect(['4006381333931', '96385074', '4006381333932', '123'].map(isEan)).toEqual([
+      true,
+      true,
+      false,
+      false,
+    ]);
+  });
+
+  it('tells a code once while it is held there, again after it was away, and never a misread one', () => {
+    const clock = { ms: 0 };
+    let seed = 7;
+    const chance = () => (seed = (seed * 16_807) % 2_147_483_647) / 2_147_483_647;
+    const camera = simulatedScanner(() => clock.ms, chance);
+    const reader = codeReader();
+    const look = (ms: number) => {
+      const told: string[] = [];
+      for (let at = 0; at < ms; at += 50) {
+        clock.ms += 50;
+        const scan = reader.see(camera.frame());
+        if (scan) told.push(`${scan.kind} ${scan.code}`);
+      }
+      return told;
+    };
+    camera.hold('4006381333931');
+    expect(look(5000)).toEqual(['ean 4006381333931']);
+    camera.hold(null);
+    expect(look(2000)).toEqual([]);
+    camera.hold('4006381333931');
+    expect(look(5000)).toEqual(['ean 4006381333931']);
+    camera.unplug();
+    expect(look(2000)).toEqual([]);
+    camera.plug();
+    camera.hold('http://localhost/p/KT47');
+    expect(look(5000).at(0)).toBe('package KT47');
+  });
+});
+
+describe('the label printer', () => {
+  const strip = (id: string) => ({ id, name: id, amount: '', happened: '', due: '', thenDo: '', code: id });
+  const many = (count: number) => Array.from({ length: count }, (_, at) => strip(`s${at}`));
+  const run = (printer: Printer): Printer => {
+    let now = printer;
+    for (let at = 0; at < 100; at++) now = feed(now);
+    return now;
+  };
+
+  it('keeps what waits through an empty roll, a jam and a reload; nothing is lost or doubled', () => {
+    const stopped = run(enqueue(NEW_PRINTER, many(45)));
+    expect([stopped.state, stopped.queue.length, stopped.printed.length]).toEqual(['paper-out', 5, 40]);
+    const jammed = jam(loadRoll(readPrinter(JSON.stringify(stopped))));
+    expect([jammed.state, jammed.paper, run(jammed).queue.length]).toEqual(['jam', 39, 5]);
+    const done = run(retry(jammed));
+    expect([done.queue.length, new Set(done.printed.map(({ id }) => id)).size]).toEqual([0, 45]);
+    expect(readPrinter('{"state":"burning"}')).toEqual(NEW_PRINTER);
+  });
+
+  it('whatever happens to it, each strip is waiting or printed, exactly once', () => {
+    const act = fc.constantFrom(feed, jam, runOut, loadRoll, retry, toggle);
+    fc.assert(
+      fc.property(fc.array(act, { maxLength: 60 }), (acts) => {
+        const after = acts.reduce((now, one) => one(now), enqueue(enqueue(NEW_PRINTER, many(12)), many(12)));
+        const ids = [...after.queue, ...after.printed].map(({ id }) => id);
+        expect([...ids].sort()).toEqual(
+          many(12)
+            .map(({ id }) => id)
+            .sort(),
+        );
+        expect(after.paper).toBeGreaterThanOrEqual(0);
+      }),
+    );
+    expect(withdraw(enqueue(NEW_PRINTER, many(3)), ['s1']).queue.map(({ id }) => id)).toEqual(['s0', 's2']);
+  });
+});
+
+it('the thermometer takes its time, and is silent when it is gone', () => {
+  const { clock, now, chance } = hand();
+  const one = simulatedThermometer(now, chance);
+  one.place(-18);
+  expect(one.read()).toEqual({ celsius: 20, settled: false });
+  clock.ms += 12_000;
+  expect(one.read()).toEqual({ celsius: -18, settled: true });
+  one.unplug();
+  expect(one.read().celsius).toBeNull();
+});
