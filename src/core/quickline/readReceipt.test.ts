@@ -1,0 +1,46 @@
+import { index } from '../../../tests/fixtures/reference';
+import { parseQuickLine } from './parseQuickLine';
+import { readHalf } from './readHalf';
+import { readReceipt } from './readReceipt';
+
+describe('a pasted receipt or list', () => {
+  it('gives lines as the quick line reads them, without totals, codes and bullets', () => {
+    const lines = readReceipt(`SKERRY STORES
+- milk 2 l
+2 x quark 500 g   3,80
+0042117 eggs 14 4.20 A
+* kale 900 g
+[ ] leeks 6
+SUBTOTAL 12.00
+Card 12.00
+--------`);
+    expect(lines).toEqual([
+      'SKERRY STORES',
+      'milk 2 l',
+      'quark 2 × 500 g @ 3.80',
+      'eggs 14 @ 4.20',
+      'kale 900 g',
+      'leeks 6',
+    ]);
+    const told = lines
+      .slice(1)
+      .map((line) => parseQuickLine(line, { foods: index, zones: [], today: '2026-11-25' }).line);
+    expect(told.map((line) => [line?.food, line?.amount, line?.packs, line?.priceMinor])).toEqual([
+      ['milk', 2000, 1, null],
+      ['quark', 1000, 2, 380],
+      ['eggs-in-shell', 14, 1, 420],
+      ['kale', 900, 1, null],
+      ['leeks', 6, 1, null],
+    ]);
+    expect(readReceipt('')).toEqual([]);
+  });
+
+  it('half is heard anywhere in a line', () => {
+    expect(readHalf('smoked haddock 1.2 kg / 2, half freeze')).toEqual({
+      text: 'smoked haddock 1.2 kg / 2',
+      half: true,
+    });
+    expect(readHalf('sausages half and half 1 kg')).toEqual({ text: 'sausages 1 kg', half: true });
+    expect(readHalf('half-fat cheese 200 g')).toEqual({ text: 'half-fat cheese 200 g', half: false });
+  });
+});
