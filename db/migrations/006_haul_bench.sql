@@ -9,6 +9,7 @@ CREATE TABLE haul (
   PRIMARY KEY (id),
   UNIQUE KEY haul_of_household (household_id, id),
   KEY haul_by_begin (household_id, begun_at),
+  KEY haul_open (household_id, closed_at),
   CONSTRAINT haul_household FOREIGN KEY (household_id) REFERENCES household (id)
 ) ENGINE = InnoDB DEFAULT CHARSET = utf8mb4 COLLATE = utf8mb4_unicode_ci;
 

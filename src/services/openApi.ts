@@ -125,6 +125,13 @@ export function openApi() {
         query('appliance', 'its id'),
       ]),
       '/api/v1/chest-plan': read('The plan of a chest as PDF', [query('appliance', 'its id')]),
+      '/api/v1/haul': read('The open haul: lines, labels, last buys, how foods were split, the usual'),
+      '/api/v1/haul/places': read(
+        'A place for every pack of the open haul, and what each freezer takes on which day',
+      ),
+      '/api/v1/codes/{code}': read('What a scanned code stands for in this household', [
+        { name: 'code', in: 'path', required: true, schema: { type: 'string', maxLength: 80 } },
+      ]),
       '/api/v1/kitchen-check': read('What is wrong in the kitchen, each with why and what to do'),
       '/api/v1/tidy': read('Moves that make the kitchen better, as a walk'),
       '/api/v1/zones': read('Zones in the cook’s order'),

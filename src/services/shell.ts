@@ -1,4 +1,6 @@
-import { DatabaseGone } from '@/store/database';
+import { counterClock } from '@/core/haul/counterClock';
+import { DatabaseGone, sql } from '@/store/database';
+import { readBenchLines } from '@/store/hauls';
 import { now } from './clock';
 import { readCounter, viewContext } from './context';
 import { toPackageView } from './packageView';
@@ -8,6 +10,8 @@ import { type CounterItem, toCounter } from './counter';
 export interface Shell {
   temperatures: { name: string; words: string; warm: boolean }[];
   counter: CounterItem[];
+  /** What stands on the haul bench, not packed yet; `null`: nothing. */
+  bench: { lines: number; minutes_left: number | null } | null;
   /** Time of day of heads-ups. */
   notify_at: string;
 }
@@ -16,8 +20,20 @@ export interface Shell {
 export async function readShell(): Promise<Shell | null> {
   try {
     const context = await viewContext();
-    const onCounter = await readCounter(context.household.id);
+    const [onCounter, onBench] = await Promise.all([
+      readCounter(context.household.id),
+      readBenchLines(sql(), context.household.id),
+    ]);
+    const left = onBench.flatMap(({ line, hot }) => {
+      const food = context.reference.byId.get(line.food);
+      const clock = food && counterClock(line, food, now(), hot);
+      return clock && clock.left !== null && clock.level !== 'cold' ? [clock.left] : [];
+    });
     return {
+      bench:
+        onBench.length === 0
+          ? null
+          : { lines: onBench.length, minutes_left: left.length === 0 ? null : Math.min(...left) },
       notify_at: context.household.settings.notifyAt,
       temperatures: context.kitchen.compartments.map(({ called, temperatureC, cold }) => ({
         name: called,

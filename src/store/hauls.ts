@@ -57,6 +57,23 @@ export async function lockHaulLines(
   return rows.map(({ line }) => fromJson<HaulLine>(line));
 }
 
+/** Lines of the open haul that are not packed yet, with the heat they stand in (EXPLAIN: ref over haul_open). */
+export async function readBenchLines(
+  sql: Sql,
+  householdId: number,
+): Promise<{ line: HaulLine; hot: boolean }[]> {
+  const rows = await sql.rows<{ line: unknown; haul: unknown }>(
+    `SELECT haul_line.line, haul.haul
+       FROM haul
+       JOIN haul_line ON haul_line.household_id = haul.household_id AND haul_line.haul_id = haul.id
+      WHERE haul.household_id = :householdId
+        AND haul.closed_at IS NULL
+        AND haul_line.packed = 0`,
+    { householdId },
+  );
+  return rows.map(({ line, haul }) => ({ line: fromJson<HaulLine>(line), hot: fromJson<Haul>(haul).hot }));
+}
+
 /** The line of each food that was packed last: how it is split as a rule. */
 export async function readLastPacked(
   sql: Sql,

@@ -37,7 +37,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
             <main id="main" className="px-3 pt-3 pb-36 sm:px-6 sm:pb-24">
               {children}
             </main>
-            <CounterStrip items={shell.counter} />
+            <CounterStrip items={shell.counter} bench={shell.bench} />
             <Shortcuts />
             <Notices notifyAt={shell.notify_at} />
           </DoorProvider>

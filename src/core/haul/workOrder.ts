@@ -38,7 +38,7 @@ function turnOf({ line, food, clock }: OrderedLine): number {
  * The order of work at the bench: what must not stand any longer, then what only wants putting away, then the rest, and raw
  * meat last, so that board and knife are scrubbed once. Within a turn the least time left first, then as told.
  */
-export function workOrder(lines: readonly OrderedLine[]): OrderedLine[] {
+export function workOrder<One extends OrderedLine>(lines: readonly One[]): One[] {
   return [...lines].sort(
     (a, b) =>
       turnOf(a) - turnOf(b) ||

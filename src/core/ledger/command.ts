@@ -8,6 +8,7 @@ import type { DiscardReason } from './package';
 import type { ApplianceDrawing } from '../kitchen/drawing';
 import type { Haul, LearnedCode } from '../haul/haul';
 import type { Container } from '../packaging/container';
+import type { PackedLine } from './packHaul';
 import type { PutAway } from './putAway';
 import type { HaulChanges } from './setHaul';
 import type { ToldLine } from './setHaulLine';
@@ -78,7 +79,7 @@ export type Command =
   | (Base & { type: 'haul.set'; haul: string; changes: HaulChanges })
   | (Base & { type: 'haul.line'; line: ToldLine; version: number | null })
   | (Base & { type: 'haul.drop'; line: string; version: number })
-  | (Base & { type: 'haul.pack'; haul: string; lines: { line: string; version: number }[] })
+  | (Base & { type: 'haul.pack'; haul: string; lines: PackedLine[] })
   | (Base & { type: 'haul.away'; haul: string; places: PutAway[] })
   | (Base & { type: 'haul.close'; haul: string })
   | (Base & { type: 'code.learn'; code: string; means: LearnedCode })

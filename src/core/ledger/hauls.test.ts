@@ -152,8 +152,8 @@ describe('a haul from the bench to the zones', () => {
     change({ parts: packed.parts.map((part) => ({ ...part, zone: 'shelf' })) });
     expect(store.haulLines.get(line.id)?.parts[0]?.zone).toBe('shelf');
     const means = { food: 'milk', called: '', amount: 1000, unit: 'ml' };
-    store.run({ id: 'learn', type: 'code.learn', code: '4006381333931', means });
-    expect(store.codes.get('4006381333931')).toEqual({ ...means, called: 'Milk' });
+    store.run({ id: 'learn', type: 'code.learn', code: '2012345000018', means });
+    expect(store.codes.get('2012345000018')).toEqual({ ...means, called: 'Milk' });
     store.run({ id: 'unlearn', type: 'ledger.undo', command: 'learn' });
     expect(store.codes.size).toBe(0);
   });

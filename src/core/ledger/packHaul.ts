@@ -11,7 +11,15 @@ import { lineEvent, openHaul, presentLine } from './haulWorld';
 import type { LedgerEvent, Lot } from './package';
 import type { SettingEvent } from './setting';
 import { type NewPack, storeLot } from './storeLot';
+import { discardPackage } from './takePackage';
 import type { World } from './world';
+
+/** A line to be packed, or thrown out instead: it stood too long. */
+export interface PackedLine {
+  line: string;
+  version: number;
+  discard?: boolean;
+}
 
 /** The longest note a package carries. */
 const MOST_NOTE = 200;
@@ -91,33 +99,47 @@ function packLine(line: HaulLine, haul: Haul, world: World): { lot: Lot; events:
   );
 }
 
+/** A line that stood too long, as one package that is thrown out at once: its weight and price are in the ledger. */
+function discardLine(line: HaulLine, haul: Haul, world: World): { lot: Lot; events: LedgerEvent[] } {
+  const food = world.food(line.food);
+  const { called, amount, unit, priceMinor, start, printed } = line;
+  const pack = { amount, form: null, wrap: null, note: '', zone: null, counterSince: world.at };
+  const history = lineHistory(line, haul, world);
+  const lot = { food, called, amount, unit, priceMinor, start, printed, blanched: true, history };
+  const stored = storeLot(lot, [pack], world);
+  const [event] = stored.events;
+  if (!event) return stored;
+  const out = { package: event.after.id, version: 1, reason: 'spoiled' as const, amount: null };
+  return {
+    lot: stored.lot,
+    events: [event, ...discardPackage(out, { ...world, package: () => event.after })],
+  };
+}
+
 /**
  * Packs lines of a haul: each becomes a lot and its packages, coded and labelled, on the counter until they are put away. All
  * of them or none.
  *
  * @throws Refusal with the rule, or StaleSetting when somebody changed a line; one packed already is refused, never doubled
  */
-export function packHaul(
-  command: { haul: string; lines: { line: string; version: number }[] },
-  world: World,
-): Decision {
+export function packHaul(command: { haul: string; lines: PackedLine[] }, world: World): Decision {
   const haul = openHaul(world, command.haul);
   const lots: Lot[] = [];
   const events: LedgerEvent[] = [];
   const settings: SettingEvent[] = [];
-  for (const { line: id, version } of command.lines) {
+  for (const { line: id, version, discard = false } of command.lines) {
     const known = world.haulLine(id);
     if (known !== null && known.packages !== null) {
       throw new Refusal('haul', `${known.called} is packed already; its labels are printed.`);
     }
     const line = presentLine(world, id, version);
     if (line.haul !== haul.id) throw new Refusal('haul', `${line.called} belongs to another haul.`);
-    const stored = packLine(line, haul, world);
+    const stored = discard ? discardLine(line, haul, world) : packLine(line, haul, world);
     lots.push(stored.lot);
     events.push(...stored.events);
     const after: HaulLine = {
       ...line,
-      packages: stored.events.map((event) => event.after.id),
+      packages: stored.events.flatMap(({ before, after }) => (before === null ? [after.id] : [])),
       timers: [],
       version: version + 1,
     };

@@ -2,6 +2,8 @@ import type { Food } from '../foods/food';
 import { HAND_MM } from '../packaging/fit';
 import { isFreezerZone, isRaw, type PlacingPackage, type PlacingZone } from './placing';
 
+const tenths = (litres: number): number => Math.round(litres * 10) / 10;
+
 /** Why a package may not lie in a zone. */
 export interface PlacingRefusal {
   rule: 'P1' | 'P2' | 'P3' | 'P4' | 'P5' | 'P6';
@@ -91,6 +93,9 @@ export function hardFault(found: PlacingPackage, zone: PlacingZone): PlacingRefu
     };
   }
   return found.litres > zone.freeLitres
-    ? { rule: 'P5', says: `It needs ${found.litres} litres; ${zone.freeLitres} are free there.` }
+    ? {
+        rule: 'P5',
+        says: `It needs ${tenths(found.litres)} litres; ${tenths(zone.freeLitres)} are free there.`,
+      }
     : null;
 }

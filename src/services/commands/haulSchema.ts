@@ -99,7 +99,13 @@ export const haulBodies = {
   'haul.pack': {
     ...atHaul,
     lines: Joi.array()
-      .items(Joi.object({ line: uuid.required(), version: version.required() }))
+      .items(
+        Joi.object({
+          line: uuid.required(),
+          version: version.required(),
+          discard: Joi.boolean().default(false).description('thrown out instead: it stood too long'),
+        }),
+      )
       .unique('line')
       .min(1)
       .max(MOST_LINES)

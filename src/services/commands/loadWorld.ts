@@ -27,11 +27,11 @@ export const newFeedKey = (): string => randomBytes(32).toString('base64url');
 
 function codesNeeded(command: Command, lines: readonly HaulLine[]): number {
   if (command.type === 'haul.pack') {
-    const wanted = new Set(command.lines.map(({ line }) => line));
+    const wanted = new Map(command.lines.map(({ line, discard }) => [line, discard]));
     return lines
       .filter(({ id }) => wanted.has(id))
-      .flatMap(({ parts }) => parts)
-      .reduce((sum, { amounts }) => sum + amounts.length, 0);
+      .flatMap(({ id, parts }) => (wanted.get(id) ? [1] : parts.map(({ amounts }) => amounts.length)))
+      .reduce((sum, count) => sum + count, 0);
   }
   if (command.type === 'haul.store') return command.lines.reduce((sum, line) => sum + line.packs, 0);
   return command.type === 'package.cook' && command.into ? command.into.packs : 0;

@@ -35,7 +35,20 @@ function digestOf(command: Command): string {
   return createHash('sha256').update(JSON.stringify(body)).digest('hex');
 }
 
-function sayDecision(command: Command, { events, lots, settings }: Decision): string {
+/** "Labelled 7 of Mutton mince, 1 of Eggs." */
+function sayPacked({ events, lots }: Decision): string {
+  const told = lots.slice(0, 5).map((lot) => {
+    const mine = events.filter(({ after }) => after.lotId === lot.id);
+    const out = mine.some(({ after }) => after.gone !== null);
+    const called = mine[0]?.after.called ?? '';
+    return out ? `threw out ${called}` : `${mine.length} of ${called}`;
+  });
+  return `Labelled ${told.join(', ')}${lots.length > told.length ? ` and ${lots.length - told.length} more lines` : ''}.`;
+}
+
+function sayDecision(command: Command, decision: Decision): string {
+  const { events, lots, settings } = decision;
+  if (command.type === 'haul.pack') return sayPacked(decision);
   const [set] = settings;
   if (set) return set.says;
   const [first] = events;

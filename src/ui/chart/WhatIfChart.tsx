@@ -3,11 +3,7 @@
 import Plotly from 'plotly.js-basic-dist-min';
 import { useEffect, useRef } from 'react';
 import type { WhatIfView } from '@/services/whatIf';
-
-/** A token of the theme as the page has it now, light or night. */
-function token(name: string): string {
-  return getComputedStyle(document.documentElement).getPropertyValue(`--${name}`).trim();
-}
+import { token } from './token';
 
 /** Days from now that each choice would give, as bars; the chosen one stands out. The table beside it says the same. */
 export function WhatIfChart({ choices, chosen }: { choices: readonly WhatIfView[]; chosen: number }) {

@@ -3,6 +3,7 @@
 import { Popover, PopoverButton, PopoverPanel } from '@headlessui/react';
 import { useId, useState } from 'react';
 import type { ZonePlan } from '@/services/kitchenPlan';
+import { ThermometerPanel } from '../devices/ThermometerPanel';
 import { useDoor } from '../door/DoorProvider';
 
 const sayCelsius = (celsius: number): string => `${String(celsius).replace('-', '−')}°`;
@@ -56,6 +57,7 @@ export function ThermometerForm({ zone }: { zone: ZonePlan }) {
                 Keep
               </button>
             </span>
+            <ThermometerPanel around={zone.celsius} onRead={(read) => setText(String(read))} />
           </form>
         )}
       </PopoverPanel>

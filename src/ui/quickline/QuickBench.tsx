@@ -1,11 +1,13 @@
 'use client';
 
-import { type KeyboardEvent, useEffect, useMemo, useRef, useState } from 'react';
+import { type KeyboardEvent, useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
 import { completeQuickLine } from '@/core/quickline/completeQuickLine';
 import { parseQuickLine } from '@/core/quickline/parseQuickLine';
+import { readHalf } from '@/core/quickline/readHalf';
 import { toApiLine } from '@/services/commands/apiLine';
 import { isTake, readTake } from '@/core/quickline/readTake';
 import { useDoor } from '../door/DoorProvider';
+import { onIntakeChange, presentIntake } from '../haul/haulIntake';
 import type { NewCommand } from '../door/sendCommand';
 import { previewLine } from './previewLine';
 import { QuickReadingPanel } from './QuickReadingPanel';
@@ -41,13 +43,16 @@ export function QuickBench({ begin, hint }: { begin: string; hint: string }) {
     field?.setSelectionRange(field.value.length, field.value.length);
   }, []);
 
+  const intake = useSyncExternalStore(onIntakeChange, presentIntake, () => null);
+  const half = useMemo(() => (intake ? readHalf(text) : { text, half: false }), [intake, text]);
   const taking = useMemo(
     () => (vocabulary && isTake(text) ? readTake(text, vocabulary) : null),
     [text, vocabulary],
   );
   const reading = useMemo(
-    () => (vocabulary && text.trim() !== '' && !isTake(text) ? parseQuickLine(text, vocabulary) : null),
-    [text, vocabulary],
+    () =>
+      vocabulary && half.text.trim() !== '' && !isTake(text) ? parseQuickLine(half.text, vocabulary) : null,
+    [half, text, vocabulary],
   );
   const preview = useMemo(
     () => (reading?.line && vocabulary ? previewLine(reading.line, vocabulary) : null),
@@ -74,22 +79,40 @@ export function QuickBench({ begin, hint }: { begin: string; hint: string }) {
     return { type: 'haul.store', lines: [toApiLine(reading.line)] };
   };
 
+  const early = useRef(false);
+  const sending = useRef(false);
   const store = async (): Promise<void> => {
+    // Entered before the foods were here: it is read and stored as soon as they are.
+    if (!vocabulary) early.current = text.trim() !== '';
     const wanted = command();
-    if (!wanted || storing) {
+    const toBench = intake && !taking ? reading?.line : null;
+    if (sending.current || (!wanted && !toBench)) {
       setOpen(true);
       return;
     }
+    sending.current = true;
     setStoring(true);
-    const answer = await act(wanted);
+    const done =
+      intake && toBench ? await intake(toBench, half.half) : wanted ? (await act(wanted)) !== null : false;
+    sending.current = false;
     setStoring(false);
-    if (!answer) return;
+    if (!done) return;
     const kept = [text, ...recalledLines().filter((line) => line !== text)].slice(0, MOST_RECALLED);
     localStorage.setItem(RECALLED, JSON.stringify(kept));
     back.current = -1;
     setText('');
     renew();
   };
+
+  const storeNow = useRef(store);
+  useEffect(() => {
+    storeNow.current = store;
+  });
+  useEffect(() => {
+    if (!vocabulary || !early.current) return;
+    early.current = false;
+    void storeNow.current();
+  }, [vocabulary]);
 
   const onKeyDown = (event: KeyboardEvent<HTMLInputElement>): void => {
     if (event.key === 'Enter') void store();
@@ -149,6 +172,7 @@ export function QuickBench({ begin, hint }: { begin: string; hint: string }) {
           <QuickReadingPanel
             reading={reading}
             preview={preview}
+            toBench={intake !== null}
             completions={completions}
             busy={busy || storing}
             onPick={write}

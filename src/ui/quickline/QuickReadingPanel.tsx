@@ -23,6 +23,7 @@ export function QuickReadingPanel({
   preview,
   completions,
   busy,
+  toBench = false,
   onPick,
   onStore,
 }: {
@@ -30,6 +31,8 @@ export function QuickReadingPanel({
   preview: LinePreview | null;
   completions: string[];
   busy: boolean;
+  /** A haul takes the line; portions and dates follow there. */
+  toBench?: boolean;
   onPick: (text: string) => void;
   onStore: () => void;
 }) {
@@ -70,15 +73,15 @@ export function QuickReadingPanel({
             )}
           </div>
         ))}
-        {preview?.refused && <p className="font-semibold text-beet">{preview.refused}</p>}
-        {preview?.due && (
+        {!toBench && preview?.refused && <p className="font-semibold text-beet">{preview.refused}</p>}
+        {preview?.due && !toBench && (
           <p>
             <span className="block">{preview.packs}</span>
             <b className="font-heading text-lg">{preview.due}</b>
           </p>
         )}
       </div>
-      {preview?.due && (
+      {preview?.due && !toBench && (
         <ul className="space-y-1 text-[0.9375rem] text-slate">
           {preview.trail.map((line, at) => (
             <li key={at}>
@@ -88,12 +91,13 @@ export function QuickReadingPanel({
         </ul>
       )}
       <div className="flex flex-wrap items-center gap-2">
-        {preview?.due && (
+        {(toBench ? reading.line !== null : preview?.due) && (
           <button type="button" className="button" data-main="true" disabled={busy} onClick={onStore}>
-            Store <kbd className="font-text text-[0.9375rem] font-normal">Enter</kbd>
+            {toBench ? 'On the bench' : 'Store'}{' '}
+            <kbd className="font-text text-[0.9375rem] font-normal">Enter</kbd>
           </button>
         )}
-        {!preview?.due && completions.length > 0 && (
+        {!(toBench ? reading.line : preview?.due) && completions.length > 0 && (
           <>
             <span className="text-[0.9375rem] text-slate">Tab:</span>
             {completions.slice(0, 4).map((completion) => (

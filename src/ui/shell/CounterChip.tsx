@@ -2,13 +2,8 @@
 
 import { useEffect, useState } from 'react';
 import type { CounterItem } from '@/services/counter';
+import { sayMinutes } from './sayMinutes';
 import { useDoor } from '../door/DoorProvider';
-
-function sayMinutes(minutes: number): string {
-  if (minutes <= 0) return 'over time';
-  const hours = Math.floor(minutes / 60);
-  return hours === 0 ? `${minutes} min` : `${hours} h ${String(minutes % 60).padStart(2, '0')}`;
-}
 
 /** One thing out of the cold; its minutes run while the page is open. */
 export function CounterChip({ item }: { item: CounterItem }) {

@@ -1,0 +1,18 @@
+import type { Metadata } from 'next';
+import { viewContext } from '@/services/context';
+import { readDrawing } from '@/services/drawing';
+import { readHaulView } from '@/services/haul';
+import { readHaulPlaces } from '@/services/haulPlaces';
+import { HaulBench } from '@/ui/haul/HaulBench';
+
+export const metadata: Metadata = { title: 'Haul' };
+
+export default async function HaulPage() {
+  const context = await viewContext();
+  const [view, places, appliances] = await Promise.all([
+    readHaulView(),
+    readHaulPlaces(),
+    readDrawing(context),
+  ]);
+  return <HaulBench first={view} firstPlaces={places} appliances={appliances} />;
+}

@@ -1,0 +1,85 @@
+'use client';
+
+import { sayFullDate } from '@/core/calendar/sayDate';
+import type { Food } from '@/core/foods/food';
+import type { HaulLine, HaulPart } from '@/core/haul/haul';
+import { isBlanched } from '@/core/haul/preparation';
+import { type HistoryEvent, USUAL_CONDITIONS } from '@/core/keeping/history';
+import { judgeKeeping, type Keeping } from '@/core/keeping/judgeKeeping';
+import { packingOf } from '@/core/portions/packing';
+import { Refusal } from '@/core/refusal';
+import type { KnownVocabulary } from '../quickline/useVocabulary';
+
+/** The dates a part would get if it were packed and put away now, by the same engine as behind the door. */
+export function dueOf(
+  line: HaulLine,
+  part: HaulPart,
+  food: Food,
+  { today, caution }: Pick<KnownVocabulary, 'today' | 'caution'>,
+): { keeping: Keeping | null; refused: string } {
+  const history: HistoryEvent[] = [{ did: line.start.did, on: line.start.on }];
+  if (line.openedOn !== null) history.push({ did: 'opened', on: line.openedOn });
+  const washed = line.preparation.find((id) => id.startsWith('washed'));
+  if (washed) history.push({ did: 'washed', on: today, dried: washed === 'washed-dried' });
+  if (part.goes === 'freezer') history.push({ did: 'frozen', on: today });
+  if (part.goes === 'room') history.push({ did: 'kept-out', on: today });
+  try {
+    const keeping = judgeKeeping(food, history, today, {
+      ...USUAL_CONDITIONS,
+      printed: line.printed,
+      wrap: packingOf(part.packing).wrap ?? USUAL_CONDITIONS.wrap,
+      blanched: isBlanched(line.preparation),
+      caution,
+    });
+    return { keeping, refused: '' };
+  } catch (error) {
+    return { keeping: null, refused: error instanceof Refusal ? error.says : 'It cannot be dated.' };
+  }
+}
+
+/** The dates of each part, with why. */
+export function DueLine({
+  line,
+  food,
+  vocabulary,
+}: {
+  line: HaulLine;
+  food: Food;
+  vocabulary: KnownVocabulary;
+}) {
+  return (
+    <div className="space-y-1">
+      {line.parts.map((part, at) => {
+        const { keeping, refused } = dueOf(line, part, food, vocabulary);
+        if (!keeping) {
+          return (
+            <p key={at} role="alert" className="font-semibold text-beet">
+              {refused}
+            </p>
+          );
+        }
+        const { date, kind } = keeping.governing;
+        return (
+          <details key={at}>
+            <summary className="min-h-11 cursor-pointer py-2">
+              {kind === 'use-by' ? 'use by' : 'best by'} <b className="font-heading">{sayFullDate(date)}</b>
+              <span className="text-slate">
+                {' '}
+                · {packingOf(part.packing).name} ·{' '}
+                <span className="text-deep underline decoration-dotted">why</span>
+              </span>
+            </summary>
+            <ul className="space-y-1 pb-2 pl-4 text-[0.9375rem] text-slate">
+              {keeping.trail.map((told, nth) => (
+                <li key={nth}>
+                  {told.rule} · {told.says} <span className="block">After {told.source}.</span>
+                </li>
+              ))}
+              <li>When in doubt, throw it out. Follow local food-safety advice.</li>
+            </ul>
+          </details>
+        );
+      })}
+    </div>
+  );
+}

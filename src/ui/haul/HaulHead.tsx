@@ -1,0 +1,87 @@
+'use client';
+
+import type { Haul, HaulLine } from '@/core/haul/haul';
+import { sayAmount, sayMoney } from '@/core/units/sayAmount';
+import type { HaulView } from '@/services/haul';
+
+function summary(lines: readonly HaulLine[], away: number, currency: string): string {
+  const grams = lines.reduce((sum, { unit, amount }) => sum + (unit === 'pc' ? 0 : amount), 0);
+  const minor = lines.reduce((sum, { priceMinor }) => sum + (priceMinor ?? 0), 0);
+  return [
+    `${lines.length} ${lines.length === 1 ? 'line' : 'lines'}`,
+    grams > 0 ? sayAmount(grams, 'g') : '',
+    minor > 0 ? sayMoney(minor, currency) : '',
+    away > 0 ? `${away} put away` : '',
+  ]
+    .filter((words) => words !== '')
+    .join(' · ');
+}
+
+/** The haul's name, what it comes to, and what changes its clock. */
+export function HaulHead({
+  haul,
+  view,
+  currency,
+  waiting,
+  walking,
+  saving,
+  onChange,
+  onWalk,
+}: {
+  haul: Haul;
+  view: HaulView;
+  currency: string;
+  /** Labelled packs that are not put away yet. */
+  waiting: number;
+  walking: boolean;
+  saving: boolean;
+  onChange: (changes: Partial<Haul>) => void;
+  onWalk: () => void;
+}) {
+  const away = view.lines.filter(({ id, packages }) => {
+    const mine = view.packs.filter((pack) => pack.line === id);
+    return packages !== null && mine.length > 0 && mine.every((pack) => !pack.waiting);
+  }).length;
+  return (
+    <header className="mb-3 flex flex-wrap items-center gap-x-4 gap-y-2">
+      <div className="mr-auto min-w-0">
+        <h1 className="text-[1.6rem] leading-tight">{haul.name}</h1>
+        <p className="text-slate">
+          {summary(view.lines, away, currency)}
+          <span className="sr-only" role="status">
+            {saving ? 'saving' : 'saved'}
+          </span>
+        </p>
+      </div>
+      <button
+        type="button"
+        className="button"
+        aria-pressed={haul.coldBag}
+        data-main={haul.coldBag}
+        onClick={() =>
+          onChange(haul.coldBag ? { coldBag: false } : { coldBag: true, outSince: haul.begunAt })
+        }
+      >
+        Cold bag
+      </button>
+      <button
+        type="button"
+        className="button"
+        aria-pressed={haul.hot}
+        data-main={haul.hot}
+        onClick={() => onChange({ hot: !haul.hot })}
+      >
+        Hot day
+      </button>
+      <button
+        type="button"
+        className="button"
+        data-main={walking || waiting > 0}
+        aria-pressed={walking}
+        onClick={onWalk}
+      >
+        {walking ? 'Back to the bench' : waiting > 0 ? `Put away ${waiting}` : 'Put away'}
+      </button>
+    </header>
+  );
+}

@@ -1,0 +1,192 @@
+'use client';
+
+import { Minus, Plus } from 'lucide-react';
+import { useState } from 'react';
+import type { Food } from '@/core/foods/food';
+import type { HaulLine, HaulPart } from '@/core/haul/haul';
+import { countPacks, splitLine } from '@/core/haul/planLine';
+import type { PortionPlan } from '@/core/portions/packCount';
+import { APPETITES, type Appetite, portionGrams } from '@/core/portions/portionGrams';
+import { sayAmount } from '@/core/units/sayAmount';
+
+const WAYS = [
+  ['packs', 'by packs'],
+  ['size', 'by size'],
+  ['eaters', 'by eaters'],
+] as const;
+type Way = (typeof WAYS)[number][0];
+const SLIDER_MOST = 20;
+
+/** Into how many packs: by number, by size, or by who eats; shows both neighbours. */
+export function PlanControls({
+  line,
+  food,
+  onParts,
+  onLine,
+}: {
+  line: HaulLine;
+  food: Food;
+  onParts: (parts: HaulPart[]) => void;
+  onLine: (changes: Partial<HaulLine>) => void;
+}) {
+  const [way, setWay] = useState<Way>('packs');
+  const [size, setSize] = useState('');
+  const [eaters, setEaters] = useState('4');
+  const [appetite, setAppetite] = useState<Appetite>('usual');
+  const count = countPacks(line);
+  const plan = (next: PortionPlan): void => onParts(splitLine(line, next, food));
+  const [asked, setAsked] = useState(1);
+  const byPacks = (packs: number): void => {
+    if (!Number.isInteger(packs) || packs < 1) return;
+    setAsked(packs);
+    plan({ packs });
+  };
+  const byEaters = (number: number, how: Appetite): void => {
+    if (Number.isInteger(number) && number >= 1 && number <= 50) plan({ eaters: number, appetite: how });
+  };
+  const fault =
+    way === 'eaters' && !(Number(eaters) >= 1 && Number(eaters) <= 50 && Number.isInteger(Number(eaters)))
+      ? 'How many eat of it? 1 to 50.'
+      : way === 'size' && size !== '' && !(Number(size) >= 1)
+        ? 'A pack of at least a gram.'
+        : asked > line.amount
+          ? `${sayAmount(line.amount, line.unit)} does not make ${asked} packs.`
+          : line.pieces !== null && asked > line.pieces
+            ? `${line.pieces} pieces do not make ${asked} packs.`
+            : '';
+  const each = Math.round(line.amount / count);
+  return (
+    <fieldset className="space-y-2">
+      <legend className="sr-only">Into packs</legend>
+      <div className="flex flex-wrap items-center gap-x-3 gap-y-2">
+        <label>
+          <span className="sr-only">Split by</span>
+          <select
+            className="field w-auto"
+            value={way}
+            onChange={(event) => setWay(event.target.value as Way)}
+          >
+            {WAYS.map(([id, words]) => (
+              <option key={id} value={id}>
+                {words}
+              </option>
+            ))}
+          </select>
+        </label>
+        {way === 'packs' && (
+          <div className="flex items-center gap-1.5">
+            <button
+              type="button"
+              className="button px-2"
+              aria-label="One pack fewer"
+              disabled={count <= 1}
+              onClick={() => byPacks(count - 1)}
+            >
+              <Minus aria-hidden size={18} />
+            </button>
+            <label>
+              <span className="sr-only">Packs</span>
+              <input
+                className="field w-14 px-1 text-center font-heading text-lg font-semibold"
+                inputMode="numeric"
+                value={count}
+                onChange={(event) => byPacks(Number(event.target.value.replace(/\D/g, '').slice(-3)))}
+              />
+            </label>
+            <button
+              type="button"
+              className="button px-2"
+              aria-label="One pack more"
+              onClick={() => byPacks(count + 1)}
+            >
+              <Plus aria-hidden size={18} />
+            </button>
+            <label className="hidden sm:block">
+              <span className="sr-only">Packs, by sliding</span>
+              <input
+                type="range"
+                min={1}
+                max={Math.max(SLIDER_MOST, count)}
+                value={count}
+                className="h-11 w-24 accent-[var(--deep)]"
+                onChange={(event) => byPacks(Number(event.target.value))}
+              />
+            </label>
+          </div>
+        )}
+        {way === 'size' && (
+          <label>
+            <span className="sr-only">{line.unit === 'pc' ? 'Pieces' : line.unit} a pack</span>
+            <input
+              className="field w-28"
+              inputMode="numeric"
+              value={size}
+              placeholder={String(each)}
+              onChange={(event) => {
+                setSize(event.target.value);
+                const wanted = Number(event.target.value);
+                if (wanted >= 1) byPacks(Math.max(1, Math.round(line.amount / wanted)));
+              }}
+            />
+          </label>
+        )}
+        {way === 'eaters' && (
+          <>
+            <label>
+              <span className="sr-only">Eaters</span>
+              <input
+                className="field w-20"
+                inputMode="numeric"
+                value={eaters}
+                aria-invalid={fault !== ''}
+                onChange={(event) => {
+                  setEaters(event.target.value);
+                  byEaters(Number(event.target.value), appetite);
+                }}
+              />
+            </label>
+            <label>
+              <span className="sr-only">Appetite</span>
+              <select
+                className="field w-auto"
+                value={appetite}
+                onChange={(event) => {
+                  const how = event.target.value as Appetite;
+                  setAppetite(how);
+                  byEaters(Number(eaters), how);
+                }}
+              >
+                {APPETITES.map((how) => (
+                  <option key={how} value={how}>
+                    {how}, {portionGrams(food.group, how)} g
+                  </option>
+                ))}
+              </select>
+            </label>
+          </>
+        )}
+        {line.unit !== 'pc' && (
+          <label>
+            <span className="sr-only">Pieces in all</span>
+            <input
+              className="field w-24"
+              inputMode="numeric"
+              placeholder="pieces"
+              value={line.pieces ?? ''}
+              onChange={(event) => {
+                const told = Number(event.target.value.replace(/\D/g, ''));
+                const pieces = told >= 1 ? Math.min(2000, told) : null;
+                onLine({ pieces, parts: splitLine({ ...line, pieces }, { packs: count }, food) });
+              }}
+            />
+          </label>
+        )}
+      </div>
+      {fault !== '' && (
+        <p role="alert" className="text-beet">
+          {fault}
+        </p>
+      )}
+    </fieldset>
+  );
+}

@@ -1,0 +1,118 @@
+'use client';
+
+import { useState } from 'react';
+import { v4 as newUuid } from 'uuid';
+import type { HaulView } from '@/services/haul';
+import { useDoor } from '../door/DoorProvider';
+
+const KINDS = [
+  ['shop', 'Shop'],
+  ['harvest', 'Harvest'],
+  ['batch', 'Cooking batch'],
+] as const;
+const OUT_MINUTES = [
+  [0, 'just now'],
+  [15, '15 min ago'],
+  [30, '30 min ago'],
+  [45, '45 min ago'],
+  [60, 'an hour ago'],
+] as const;
+
+/** No haul is open: what it is and when it left the cold, then one button. */
+export function StartHaul({ view, onBegun }: { view: HaulView; onBegun: (id: string) => void }) {
+  const { act, busy } = useDoor();
+  const [kind, setKind] = useState<(typeof KINDS)[number][1]>('Shop');
+  const [minutes, setMinutes] = useState(0);
+  const [coldBag, setColdBag] = useState(false);
+  const [hot, setHot] = useState(false);
+  const begin = async (): Promise<void> => {
+    const id = newUuid();
+    const now = new Date();
+    const name = `${kind}, ${now.toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })}`;
+    const out = coldBag ? 0 : minutes;
+    const outSince = new Date(Date.parse(view.now) - out * 60_000).toISOString();
+    const answer = await act({ type: 'haul.begin', haul: { id, name, outSince, coldBag, hot, hygiene: [] } });
+    if (answer) onBegun(id);
+  };
+  return (
+    <div className="mx-auto max-w-3xl space-y-4">
+      <div className="card space-y-5 p-6">
+        <div>
+          <h2 className="text-2xl">Everything on the counter, then one line each</h2>
+          <p className="mt-1 text-slate">
+            The bench splits, packs, labels, dates and places it, and watches the minutes out of the cold
+            meanwhile.
+          </p>
+        </div>
+        <div role="group" aria-label="What it is" className="flex flex-wrap gap-2">
+          {KINDS.map(([id, name]) => (
+            <button
+              key={id}
+              type="button"
+              className="button"
+              aria-pressed={kind === name}
+              data-main={kind === name}
+              onClick={() => setKind(name)}
+            >
+              {name}
+            </button>
+          ))}
+        </div>
+        <div className="flex flex-wrap items-end gap-x-6 gap-y-3">
+          <label>
+            <span className="block text-slate">It left the cold</span>
+            <select
+              className="field w-auto"
+              value={minutes}
+              disabled={coldBag}
+              onChange={(event) => setMinutes(Number(event.target.value))}
+            >
+              {OUT_MINUTES.map(([value, words]) => (
+                <option key={value} value={value}>
+                  {words}
+                </option>
+              ))}
+            </select>
+          </label>
+          <label className="flex min-h-11 items-center gap-2">
+            <input
+              type="checkbox"
+              className="size-5"
+              checked={coldBag}
+              onChange={(event) => setColdBag(event.target.checked)}
+            />
+            in a closed cold bag with ice until now
+          </label>
+          <label className="flex min-h-11 items-center gap-2">
+            <input
+              type="checkbox"
+              className="size-5"
+              checked={hot}
+              onChange={(event) => setHot(event.target.checked)}
+            />
+            hot day, above 32 °C: half the time
+          </label>
+        </div>
+        <button
+          type="button"
+          className="button text-lg"
+          data-main="true"
+          disabled={busy}
+          onClick={() => void begin()}
+        >
+          Begin the haul
+        </button>
+      </div>
+      {view.before && (
+        <p className="px-2 text-slate">
+          Before this: {view.before.name},{' '}
+          {view.before.lines
+            .map(({ called }) => called)
+            .slice(0, 8)
+            .join(', ')}
+          {view.before.lines.length > 8 ? ' …' : ''}. Its lines can be taken again once you have begun.
+        </p>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,197 @@
+'use client';
+
+import { useMemo, useState } from 'react';
+import type { IntakeLine } from '@/core/ledger/intakeLine';
+import { parseQuickLine } from '@/core/quickline/parseQuickLine';
+import type { QuickReading } from '@/core/quickline/quickLine';
+import { readHalf } from '@/core/quickline/readHalf';
+import { readReceipt } from '@/core/quickline/readReceipt';
+import { sayAmount } from '@/core/units/sayAmount';
+import type { HaulView } from '@/services/haul';
+import { Sheet } from '../door/Sheet';
+import type { KnownVocabulary } from '../quickline/useVocabulary';
+
+export interface TakenLine {
+  line: IntakeLine;
+  half: boolean;
+}
+
+const replaced = ({ text, faults }: QuickReading, candidate: string): string => {
+  const [fault] = faults;
+  return fault ? `${text.slice(0, fault.from)}${candidate}${text.slice(fault.to)}` : text;
+};
+
+/** A receipt or a list is pasted; each line is shown as understood, what was not stays to be mended. */
+export function PasteSheet({
+  vocabulary,
+  onTake,
+  onClose,
+}: {
+  vocabulary: KnownVocabulary;
+  onTake: (lines: TakenLine[]) => Promise<boolean>;
+  onClose: () => void;
+}) {
+  const [pasted, setPasted] = useState('');
+  const [mended, setMended] = useState<Record<number, string>>({});
+  const [left, setLeft] = useState<ReadonlySet<number>>(new Set());
+  const read = useMemo(
+    () =>
+      readReceipt(pasted).map((text, at) => {
+        const told = readHalf(mended[at] ?? text);
+        return { at, told, reading: parseQuickLine(told.text, vocabulary) };
+      }),
+    [pasted, mended, vocabulary],
+  );
+  const taken = read.flatMap(({ at, told, reading }): TakenLine[] =>
+    reading.line && !left.has(at) ? [{ line: reading.line, half: told.half }] : [],
+  );
+  return (
+    <Sheet title="Paste a receipt or a list" onClose={onClose}>
+      <div className="space-y-4">
+        <label className="block">
+          <span className="block text-slate">One thing a line; totals and shop codes are passed over</span>
+          <textarea
+            className="field min-h-32"
+            value={pasted}
+            placeholder={'milk 2 l\nquark 3 x 500 g 5.70\nkale 900 g'}
+            onChange={(event) => {
+              setPasted(event.target.value);
+              setMended({});
+              setLeft(new Set());
+            }}
+          />
+        </label>
+        <ul className="divide-y divide-line">
+          {read.map(({ at, told, reading }) => (
+            <li key={at} className="py-2">
+              <div className="flex items-center gap-2">
+                <input
+                  className="field"
+                  aria-label={`Line ${at + 1}`}
+                  aria-invalid={reading.line === null}
+                  value={mended[at] ?? told.text}
+                  onChange={(event) => setMended({ ...mended, [at]: event.target.value })}
+                />
+                <button
+                  type="button"
+                  className="button"
+                  data-muted="true"
+                  aria-pressed={left.has(at)}
+                  onClick={() =>
+                    setLeft(
+                      left.has(at) ? new Set([...left].filter((one) => one !== at)) : new Set([...left, at]),
+                    )
+                  }
+                >
+                  {left.has(at) ? 'take' : 'leave'}
+                </button>
+              </div>
+              {left.has(at) ? (
+                <p className="text-slate">left out</p>
+              ) : reading.line ? (
+                <p className="text-slate">
+                  {vocabulary.foods.byId.get(reading.line.food)?.name},{' '}
+                  {sayAmount(reading.line.amount, reading.line.unit)}
+                  {reading.line.packs > 1 ? `, ${reading.line.packs} packs` : ''}
+                </p>
+              ) : (
+                <div>
+                  <p className="text-beet">{reading.faults[0]?.says ?? 'Nothing was understood.'}</p>
+                  <div className="flex flex-wrap gap-1.5">
+                    {(reading.faults[0]?.candidates ?? []).slice(0, 4).map((candidate) => (
+                      <button
+                        key={candidate}
+                        type="button"
+                        className="button"
+                        onClick={() => setMended({ ...mended, [at]: replaced(reading, candidate) })}
+                      >
+                        {candidate}
+                      </button>
+                    ))}
+                  </div>
+                </div>
+              )}
+            </li>
+          ))}
+        </ul>
+        <button
+          type="button"
+          className="button"
+          data-main="true"
+          disabled={taken.length === 0}
+          onClick={() => void onTake(taken).then((done) => done && onClose())}
+        >
+          {taken.length === 1 ? 'One line on the bench' : `${taken.length} lines on the bench`}
+        </button>
+      </div>
+    </Sheet>
+  );
+}
+
+/** What is bought as a rule, and the lines of the last haul, one tap each. */
+export function UsualSheet({
+  view,
+  today,
+  onTake,
+  onClose,
+}: {
+  view: HaulView;
+  today: string;
+  onTake: (lines: TakenLine[]) => Promise<boolean>;
+  onClose: () => void;
+}) {
+  const [taken, setTaken] = useState<string[]>([]);
+  const take = async (
+    key: string,
+    told: { food: string; called: string; amount: number; unit: IntakeLine['unit'] },
+  ): Promise<void> => {
+    const line: IntakeLine = {
+      ...told,
+      packs: 1,
+      form: null,
+      wrap: null,
+      priceMinor: null,
+      zone: null,
+      printed: null,
+      start: { did: 'bought', on: today },
+      openedOn: null,
+      frozenOn: null,
+      blanched: true,
+      note: '',
+    };
+    if (await onTake([{ line, half: false }])) setTaken((all) => [...all, key]);
+  };
+  const list = (
+    title: string,
+    rows: readonly { food: string; called: string; amount: number; unit: IntakeLine['unit'] }[],
+  ) =>
+    rows.length > 0 && (
+      <section>
+        <h3 className="mb-1 text-lg">{title}</h3>
+        <div className="flex flex-wrap gap-2">
+          {rows.map((row, at) => (
+            <button key={at} type="button" className="button" onClick={() => void take(`${title}${at}`, row)}>
+              {taken.includes(`${title}${at}`) ? '✓ ' : ''}
+              {row.called} {sayAmount(row.amount, row.unit)}
+            </button>
+          ))}
+        </div>
+      </section>
+    );
+  return (
+    <Sheet title="The usual" onClose={onClose}>
+      <div className="space-y-5">
+        {view.usual.length === 0 && view.before === null && (
+          <p className="text-slate">
+            Nothing was bought yet. After the first hauls, what you buy most stands here.
+          </p>
+        )}
+        {list(
+          'Bought most',
+          view.usual.map((row) => ({ ...row, called: row.name })),
+        )}
+        {view.before && list(`As in ${view.before.name}`, view.before.lines)}
+      </div>
+    </Sheet>
+  );
+}

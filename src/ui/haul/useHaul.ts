@@ -1,0 +1,148 @@
+'use client';
+
+import { useCallback, useEffect, useRef, useState } from 'react';
+import type { HaulLine } from '@/core/haul/haul';
+import type { HaulView } from '@/services/haul';
+import type { HaulPlacesView } from '@/services/haulPlaces';
+import { useDoor } from '../door/DoorProvider';
+import { DoorError, fetchJson, sendCommands } from '../door/sendCommand';
+
+const SAVE_MS = 350;
+const LOOK_MS = 5000;
+const PLACES_MS = 500;
+
+/** A line without what only the ledger sets. */
+export function toldLine({ packages: _packages, version: _version, ...line }: HaulLine) {
+  return line;
+}
+
+export interface HaulDesk {
+  view: HaulView;
+  places: HaulPlacesView;
+  /** Something typed is not saved yet. */
+  saving: boolean;
+  /** Changes a line here at once, and behind the door shortly after. */
+  change(line: HaulLine): void;
+  /** Saves whatever waits, then reads everything anew. */
+  settle(): Promise<void>;
+  /** How it stands now; `null` when it could not be read. Places follow shortly after. */
+  reload(): Promise<HaulView | null>;
+  readPlaces(): Promise<HaulPlacesView>;
+}
+
+/**
+ * The open haul on this screen: shows a change at once, saves it a moment later, and looks every few seconds at what somebody
+ * else did. A line that was changed on two screens is read anew, and says so.
+ */
+export function useHaul(first: HaulView, firstPlaces: HaulPlacesView): HaulDesk {
+  const { tell } = useDoor();
+  const [view, setView] = useState(first);
+  const [places, setPlaces] = useState(firstPlaces);
+  const [saving, setSaving] = useState(false);
+  const unsaved = useRef(new Map<string, HaulLine>());
+  const sending = useRef<Promise<void> | null>(null);
+  const timer = useRef<ReturnType<typeof setTimeout> | null>(null);
+
+  const read = useCallback(async (): Promise<HaulView> => {
+    const next = await fetchJson<HaulView>('/api/v1/haul');
+    const lines = next.lines.map((line) => {
+      const mine = unsaved.current.get(line.id);
+      return mine ? { ...mine, version: line.version, packages: line.packages } : line;
+    });
+    setView({ ...next, lines });
+    return next;
+  }, []);
+
+  const readPlaces = useCallback(async () => {
+    const next = await fetchJson<HaulPlacesView>('/api/v1/haul/places');
+    setPlaces(next);
+    return next;
+  }, []);
+
+  const reload = useCallback(async () => {
+    try {
+      return await read();
+    } catch (error) {
+      if (error instanceof DoorError) tell(error.message, 'error');
+      return null;
+    }
+  }, [read, tell]);
+
+  const send = useCallback(async (): Promise<void> => {
+    await sending.current;
+    const waiting = [...unsaved.current.values()];
+    if (waiting.length === 0) return;
+    const work = (async () => {
+      for (const line of waiting) {
+        try {
+          await sendCommands([{ type: 'haul.line', line: toldLine(line), version: line.version }]);
+          const version = line.version + 1;
+          const later = unsaved.current.get(line.id);
+          if (later === line) unsaved.current.delete(line.id);
+          else if (later) unsaved.current.set(line.id, { ...later, version });
+          setView((now) => ({
+            ...now,
+            lines: now.lines.map((one) => (one.id === line.id ? { ...one, version } : one)),
+          }));
+        } catch (error) {
+          if (!(error instanceof DoorError)) throw error;
+          // Out of reach: what was typed stays here and is sent again. Refused: how it stands counts.
+          if (error.code !== 'offline' && error.code !== 'database-gone') unsaved.current.delete(line.id);
+          tell(error.message, 'error');
+          await read().catch(() => undefined);
+        }
+      }
+      setSaving(unsaved.current.size > 0);
+    })();
+    sending.current = work;
+    await work;
+    sending.current = null;
+  }, [read, tell]);
+
+  const change = useCallback(
+    (line: HaulLine) => {
+      unsaved.current.set(line.id, line);
+      setSaving(true);
+      setView((now) => ({ ...now, lines: now.lines.map((one) => (one.id === line.id ? line : one)) }));
+      if (timer.current) clearTimeout(timer.current);
+      timer.current = setTimeout(
+        () =>
+          void send()
+            .then(readPlaces)
+            .catch(() => undefined),
+        SAVE_MS,
+      );
+    },
+    [send, readPlaces],
+  );
+
+  const settle = useCallback(async () => {
+    if (timer.current) clearTimeout(timer.current);
+    await send();
+  }, [send]);
+
+  useEffect(() => {
+    const look = setInterval(() => {
+      if (document.hidden || unsaved.current.size > 0) {
+        if (unsaved.current.size > 0) void send();
+        return;
+      }
+      read().catch(() => undefined);
+    }, LOOK_MS);
+    const keep = (): void => void send();
+    window.addEventListener('pagehide', keep);
+    return () => {
+      clearInterval(look);
+      window.removeEventListener('pagehide', keep);
+    };
+  }, [read, send]);
+
+  const told = view.lines.map(({ id, version }) => `${id}${version}`).join();
+  const packs = view.packs.filter(({ waiting }) => waiting).length;
+  useEffect(() => {
+    const soon = setTimeout(() => void readPlaces().catch(() => undefined), PLACES_MS);
+    return () => clearTimeout(soon);
+  }, [told, packs, readPlaces]);
+
+  return { view, places, saving, change, settle, reload, readPlaces };
+}

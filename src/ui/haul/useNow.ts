@@ -1,0 +1,20 @@
+'use client';
+
+import { useEffect, useState } from 'react';
+
+/**
+ * The time by the kitchen's own clock, ticking while the page is open.
+ *
+ * @param told the server's clock when the page was read, ISO 8601; this machine's may be wrong
+ */
+export function useNow(told: string, everyMs = 5000): string {
+  const [now, setNow] = useState(told);
+  useEffect(() => {
+    const begun = performance.now();
+    const tick = (): void => setNow(new Date(Date.parse(told) + performance.now() - begun).toISOString());
+    tick();
+    const timer = setInterval(tick, everyMs);
+    return () => clearInterval(timer);
+  }, [told, everyMs]);
+  return now;
+}
