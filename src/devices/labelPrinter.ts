@@ -21,7 +21,7 @@ export interface Printer {
 }
 
 /** Strips of a new roll, and how many printed ones are kept in sight. */
-export const ROLL = 40;
+const ROLL = 40;
 const MOST_SHOWN = 60;
 
 export const NEW_PRINTER: Printer = { state: 'ready', paper: ROLL, queue: [], printed: [] };

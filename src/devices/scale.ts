@@ -29,7 +29,7 @@ export interface ScalePlay {
 }
 
 /** More than this and it shows nothing, g. */
-export const SCALE_LOAD_G = 5000;
+const SCALE_LOAD_G = 5000;
 const SETTLING_MS = 350;
 const STABLE_G = 1;
 const NOISE_G = { settling: 3, settled: 0.4 } as const;

@@ -1,6 +1,6 @@
 import { instantInZone } from '@/core/calendar/instantInZone';
 import { gramsOf } from '@/core/portions/packLayout';
-import { FREEZE_IN_G_PER_L, type FreezingDay } from '@/core/portions/spreadFreezing';
+import type { FreezingDay } from '@/core/portions/spreadFreezing';
 import { warmedTo } from '@/core/thermal/warmedTo';
 import { sql } from '@/store/database';
 import { readFrozenSince } from '@/store/packages';
@@ -45,13 +45,13 @@ export async function readFrozenToday({ household, kitchen, reference, today }: 
 /** A freezer's own days, with what the load does to what lies there. */
 export function toFreezeIn(
   compartment: { id: string; called: string; litres: number; temperatureC: number },
+  limit: number,
   todayG: number,
   days: readonly FreezingDay[],
   warnings: readonly string[],
   groupOf: ReadonlyMap<string, HaulGroup>,
   thereG: number,
 ): FreezeInView {
-  const limit = Math.floor(FREEZE_IN_G_PER_L * compartment.litres);
   const first = days.find(({ day }) => day === 1)?.grams ?? 0;
   const touching = warmedTo(1, CHILLED_C, 1, compartment.temperatureC).toFixed(0).replace('-', '−');
   const all =

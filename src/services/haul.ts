@@ -19,7 +19,10 @@ export interface HaulPack {
   version: number;
   line: string;
   part: number;
+  amount: number;
   amount_words: string;
+  /** Its exact share of the line's price. */
+  price_minor: number | null;
   /** Still on the counter. */
   waiting: boolean;
   zone: { id: string; name: string } | null;
@@ -121,7 +124,9 @@ async function readPacks(lines: readonly HaulLine[], context: HouseholdContext):
             version: item.version,
             line: line.id,
             part: at,
+            amount: item.amount,
             amount_words: sayAmount(item.amount, item.unit),
+            price_minor: item.priceMinor,
             waiting: item.gone === null && item.counterSince !== null,
             zone: zone ? { id: zone.id, name: zone.name } : null,
             gone: item.gone !== null,

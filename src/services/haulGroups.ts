@@ -78,10 +78,14 @@ export function layoutOf(
 
 /** The largest piece of it that does not give, mm; `null`: it gives. */
 function rigidOf(layout: PackLayout): [number, number, number] | null {
-  if (layout.kind === 'vessel') return [layout.diameterMm, layout.diameterMm, layout.heightMm];
-  if (layout.kind === 'round') return [layout.diameterMm, layout.diameterMm, layout.diameterMm];
+  const whole = (...mm: [number, number, number]): [number, number, number] => {
+    const [long, wide, high] = mm;
+    return [Math.round(long), Math.round(wide), Math.round(high)];
+  };
+  if (layout.kind === 'vessel') return whole(layout.diameterMm, layout.diameterMm, layout.heightMm);
+  if (layout.kind === 'round') return whole(layout.diameterMm, layout.diameterMm, layout.diameterMm);
   if (layout.kind === 'lump' && layout.heightMm > 40) {
-    return [layout.lengthMm, layout.widthMm, layout.heightMm];
+    return whole(layout.lengthMm, layout.widthMm, layout.heightMm);
   }
   return null;
 }

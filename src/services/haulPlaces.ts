@@ -6,7 +6,7 @@ import { asFrozen } from '@/core/ledger/asFrozen';
 import type { Container } from '@/core/packaging/container';
 import type { KitchenZone, LyingPackage } from '@/core/placement/lyingPackage';
 import type { PlacedFood } from '@/core/placement/placing';
-import { FREEZE_IN_G_PER_L, spreadFreezing } from '@/core/portions/spreadFreezing';
+import { FAST_FREEZE_G_PER_L, FREEZE_IN_G_PER_L, spreadFreezing } from '@/core/portions/spreadFreezing';
 import { sayAmount } from '@/core/units/sayAmount';
 import { readContainers } from '@/store/containers';
 import { sql } from '@/store/database';
@@ -274,7 +274,8 @@ export async function readHaulPlaces(): Promise<HaulPlacesView> {
       const packs = frozen
         .filter(({ zone }) => zone?.compartment === compartment.id)
         .flatMap((one) => one.group.names.map((name, at) => toFreeze(one, name, at, containers)));
-      const limit = Math.max(1, Math.floor(FREEZE_IN_G_PER_L * compartment.litres));
+      const rate = haul.fastFreeze ? FAST_FREEZE_G_PER_L : FREEZE_IN_G_PER_L;
+      const limit = Math.max(1, Math.floor(rate * compartment.litres));
       const todayG = frozenToday.get(compartment.id) ?? 0;
       const { days, warnings } = spreadFreezing(packs, limit, todayG);
       for (const { day, ids } of days) for (const id of ids) dayOf.set(id, day);
@@ -283,7 +284,7 @@ export async function readHaulPlaces(): Promise<HaulPlacesView> {
       );
       const thereG = there.reduce((sum, { litres }) => sum + litres * G_PER_LITRE, 0);
       const says = warnings.map((warning) => warning.says);
-      return toFreezeIn(compartment, todayG, days, says, groupOf, thereG);
+      return toFreezeIn(compartment, limit, todayG, days, says, groupOf, thereG);
     });
 
   const now = placed.flatMap((one): PlaceView[] => {

@@ -18,6 +18,8 @@ export interface Haul {
   coldBag: boolean;
   /** Above 32 °C where it stands: half the time. */
   hot: boolean;
+  /** The freezer's fast-freeze switch is on: it takes more in a day. */
+  fastFreeze: boolean;
   /** Steps of hygiene that were done, by id. */
   hygiene: string[];
   /** When everything was put away; `null`: it is open. */

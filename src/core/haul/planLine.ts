@@ -15,7 +15,7 @@ export type Planned = Pick<HaulLine, 'amount' | 'unit' | 'pieces' | 'parts'>;
 const MOST_PACKS = 200;
 
 /** Where a food goes when nobody says. */
-export function usualGoal(food: Food, packs: number): Goal {
+function usualGoal(food: Food, packs: number): Goal {
   if (food.home === 'freezer') return 'freezer';
   if (!food.controlled && (food.home === 'counter' || food.home === 'cupboard')) return 'room';
   return packs > 1 && (food.freezeFit === 'good' || food.freezeFit === 'fair') ? 'freezer' : 'fridge';

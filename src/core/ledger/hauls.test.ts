@@ -17,7 +17,15 @@ const freezer = (amounts: number[], more: object = {}) => ({
 
 function begun(haul: object = {}): Store {
   const store = new Store();
-  const told = { id: 'haul', name: 'Harbour shop', outSince: NOON, coldBag: false, hot: false, hygiene: [] };
+  const told = {
+    id: 'haul',
+    name: 'Harbour shop',
+    outSince: NOON,
+    coldBag: false,
+    hot: false,
+    fastFreeze: false,
+    hygiene: [],
+  };
   store.run({ id: 'begin', type: 'haul.begin', haul: { ...told, ...haul } }, NOON);
   return store;
 }

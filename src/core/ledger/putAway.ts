@@ -8,6 +8,8 @@ export interface PutAway {
   package: string;
   version: number;
   zone: string | null;
+  /** What speaks against the place, when the cook chose it all the same; it stays on the package. */
+  warning?: string;
 }
 
 /**
@@ -20,15 +22,28 @@ export function putAway(command: { haul: string; places: PutAway[] }, world: Wor
   const haul = world.haul(command.haul);
   if (!haul) throw new Refusal('haul', 'There is no such haul.');
   const there: World = { ...world, hot: haul.hot };
-  return command.places.flatMap((place): LedgerEvent[] => {
-    const before = presentPackage(world, place.package, place.version);
-    if (before.zoneId !== null) {
-      throw new Refusal('haul', `${before.called} ${before.code} is put away already.`);
-    }
-    if (place.zone === null) return keepOutPackage(place, there);
-    const zone = world.zone(place.zone);
-    return zone.cold === 'freezer' && before.state !== 'frozen'
-      ? freezePackage({ ...place, zone: zone.id }, there)
-      : [moveTo(before, zone.id, there)];
+  return command.places.flatMap((place) => warned(putOne(place, there), place.warning ?? ''));
+}
+
+/** The longest note a package carries. */
+const MOST_NOTE = 200;
+
+function warned(events: LedgerEvent[], warning: string): LedgerEvent[] {
+  if (warning === '') return events;
+  return events.map((event) => {
+    const note = [event.after.note, warning].filter((words) => words !== '').join(' · ');
+    return { ...event, after: { ...event.after, note: note.slice(0, MOST_NOTE) } };
   });
+}
+
+function putOne(place: PutAway, there: World): LedgerEvent[] {
+  const before = presentPackage(there, place.package, place.version);
+  if (before.zoneId !== null) {
+    throw new Refusal('haul', `${before.called} ${before.code} is put away already.`);
+  }
+  if (place.zone === null) return keepOutPackage(place, there);
+  const zone = there.zone(place.zone);
+  return zone.cold === 'freezer' && before.state !== 'frozen'
+    ? freezePackage({ ...place, zone: zone.id }, there)
+    : [moveTo(before, zone.id, there)];
 }

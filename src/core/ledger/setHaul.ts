@@ -5,7 +5,9 @@ import { haulEvent, lineEvent, openHaul } from './haulWorld';
 import type { World } from './world';
 
 /** What a cook may change about an open haul. */
-export type HaulChanges = Partial<Pick<Haul, 'name' | 'outSince' | 'coldBag' | 'hot' | 'hygiene'>>;
+export type HaulChanges = Partial<
+  Pick<Haul, 'name' | 'outSince' | 'coldBag' | 'hot' | 'fastFreeze' | 'hygiene'>
+>;
 
 /** Begins a haul. @throws Refusal `haul` when its id is in use or it left the cold after now */
 export function beginHaul({ haul }: { haul: Omit<Haul, 'closedAt' | 'begunAt'> }, world: World): Decision {

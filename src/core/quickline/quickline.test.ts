@@ -37,6 +37,7 @@ describe('reading a line', () => {
         start: { did: 'bought', on: '2026-11-25' },
       },
     ],
+    ['tomato paste 360 g scored', { food: 'tomato-paste', amount: 360, form: 'scored' }],
     ['milk 2 l opened', { food: 'milk', amount: 2000, unit: 'ml', openedOn: '2026-11-25', zone: null }],
     ['leeks 600 g bought mon', { food: 'leeks', amount: 600, start: { did: 'bought', on: '2026-11-23' } }],
     [

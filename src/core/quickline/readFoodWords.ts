@@ -21,13 +21,16 @@ export function readFoodWords<F extends NamedFood>(
       .slice(0, count)
       .map((token) => token.text)
       .join(' ');
-  for (let count = Math.min(tokens.length, LONGEST_NAME); count > 0; count--) {
-    if (tokens[count - 1]?.kind === 'mark') continue;
-    const food = index.byKey.get(foodKey(phrase(count)));
-    if (food && foodKey(phrase(count)) !== '') return { food, tokens: count };
-  }
   const end = tokens.findIndex(isEnd);
   const count = end < 0 ? tokens.length : end;
+  for (let run = Math.min(tokens.length, LONGEST_NAME); run > 0; run--) {
+    if (tokens[run - 1]?.kind === 'mark') continue;
+    const food = index.byKey.get(foodKey(phrase(run)));
+    if (!food || foodKey(phrase(run)) === '') continue;
+    // "tomato paste" is more than its first word, when only one food has both.
+    const longer = run < count ? findFood(index, phrase(count)).found : null;
+    return longer ? { food: longer, tokens: count } : { food, tokens: run };
+  }
   if (count === 0)
     return { food: null, tokens: 0, candidates: [], says: 'Begin with the food: trout 1.6 kg.' };
   const found = findFood(index, phrase(count));

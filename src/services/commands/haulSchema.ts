@@ -81,6 +81,7 @@ export const haulBodies = {
       outSince: instantSchema.required(),
       coldBag: Joi.boolean().default(false),
       hot: Joi.boolean().default(false).description('above 32 °C'),
+      fastFreeze: Joi.boolean().default(false).description('the freezer’s switch is on'),
       hygiene: Joi.array().items(plainText(20)).max(8).default([]),
     }).required(),
   },
@@ -91,6 +92,7 @@ export const haulBodies = {
       outSince: instantSchema,
       coldBag: Joi.boolean(),
       hot: Joi.boolean(),
+      fastFreeze: Joi.boolean(),
       hygiene: Joi.array().items(plainText(20)).max(8),
     }).required(),
   },
@@ -119,6 +121,10 @@ export const haulBodies = {
           package: uuid.required(),
           version: version.required(),
           zone: uuid.allow(null).required().description('null: it is kept out of the cold by design'),
+          warning: plainText(160)
+            .allow('')
+            .default('')
+            .description('what speaks against it, chosen all the same'),
         }),
       )
       .unique('package')

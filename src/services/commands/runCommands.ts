@@ -49,6 +49,8 @@ function sayPacked({ events, lots }: Decision): string {
 function sayDecision(command: Command, decision: Decision): string {
   const { events, lots, settings } = decision;
   if (command.type === 'haul.pack') return sayPacked(decision);
+  if (command.type === 'haul.away' && decision.events.length > 1)
+    return `Put away ${decision.events.length} packages.`;
   const [set] = settings;
   if (set) return set.says;
   const [first] = events;

@@ -1,38 +1,55 @@
 'use client';
 
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useSyncExternalStore } from 'react';
 import { enqueue, feed, NEW_PRINTER, type Printer, readPrinter, type Strip } from '@/devices/labelPrinter';
 
 const KEPT = 'orderly-frost-label-printer';
 const BY_HAND = 'orderly-frost-labels-by-hand';
 const STRIP_MS = 450;
 
-export interface PrinterDesk {
+interface Desk {
   printer: Printer;
   /** The cook writes on tape: nothing is printed. */
   byHand: boolean;
+}
+
+export interface PrinterDesk extends Desk {
   writeByHand(byHand: boolean): void;
   print(strips: readonly Strip[]): void;
   /** Does something to the printer: new paper, a jam, on and off. */
   turn(act: (printer: Printer) => Printer): void;
 }
 
+const FIRST: Desk = { printer: NEW_PRINTER, byHand: false };
+let present: Desk | null = null;
+const listeners = new Set<() => void>();
+
+function read(): Desk {
+  present ??= {
+    printer: readPrinter(localStorage.getItem(KEPT)),
+    byHand: localStorage.getItem(BY_HAND) === 'yes',
+  };
+  return present;
+}
+
+function write(next: Desk): void {
+  present = next;
+  localStorage.setItem(KEPT, JSON.stringify(next.printer));
+  localStorage.setItem(BY_HAND, next.byHand ? 'yes' : '');
+  for (const listen of listeners) listen();
+}
+
+function subscribe(listen: () => void): () => void {
+  listeners.add(listen);
+  return () => listeners.delete(listen);
+}
+
 /** The label printer of this machine; what waits is kept through a reload. */
 export function usePrinter(): PrinterDesk {
-  const [printer, setPrinter] = useState(NEW_PRINTER);
-  const [byHand, setByHand] = useState(false);
-  const begun = useRef(false);
-  useEffect(() => {
-    setPrinter(readPrinter(localStorage.getItem(KEPT)));
-    setByHand(localStorage.getItem(BY_HAND) === 'yes');
-    begun.current = true;
-  }, []);
+  const desk = useSyncExternalStore(subscribe, read, () => FIRST);
+  const { printer } = desk;
   const turn = useCallback((act: (printer: Printer) => Printer) => {
-    setPrinter((now) => {
-      const next = act(now);
-      if (begun.current) localStorage.setItem(KEPT, JSON.stringify(next));
-      return next;
-    });
+    write({ ...read(), printer: act(read().printer) });
   }, []);
   const busy = printer.state === 'ready' && printer.queue.length > 0;
   useEffect(() => {
@@ -42,17 +59,13 @@ export function usePrinter(): PrinterDesk {
   }, [busy, turn]);
   const print = useCallback(
     (strips: readonly Strip[]) => {
-      if (!byHand) turn((now) => enqueue(now, strips));
-    },
-    [turn, byHand],
-  );
-  const writeByHand = useCallback(
-    (wanted: boolean) => {
-      setByHand(wanted);
-      localStorage.setItem(BY_HAND, wanted ? 'yes' : '');
-      if (wanted) turn((now) => ({ ...now, queue: [] }));
+      if (!read().byHand) turn((now) => enqueue(now, strips));
     },
     [turn],
   );
-  return { printer, byHand, writeByHand, print, turn };
+  const writeByHand = useCallback((byHand: boolean) => {
+    const now = read();
+    write({ byHand, printer: byHand ? { ...now.printer, queue: [] } : now.printer });
+  }, []);
+  return { ...desk, turn, print, writeByHand };
 }

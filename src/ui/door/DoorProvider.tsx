@@ -81,7 +81,10 @@ export function DoorProvider({ children }: { children: ReactNode }) {
         const answers = await sendCommands(commands);
         const [first] = answers;
         addToast({
-          text: answers.length === 1 && first ? first.says : `${answers.length} done.`,
+          text:
+            first && (answers.length === 1 || first.type === 'haul.away')
+              ? first.says
+              : `${answers.length} done.`,
           kind: 'done',
           undo: commands.some(({ type }) => type === 'ledger.undo')
             ? []

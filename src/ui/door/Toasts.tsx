@@ -1,6 +1,7 @@
 'use client';
 
 import { X } from 'lucide-react';
+import { usePathname } from 'next/navigation';
 import { useDoor } from './DoorProvider';
 
 export interface Toast {
@@ -16,11 +17,13 @@ export interface Toast {
 /** Messages above the counter, read out politely; what was done can be undone from here. */
 export function Toasts({ toasts, dismiss }: { toasts: Toast[]; dismiss: (id: number) => void }) {
   const { act, showLabels } = useDoor();
+  // On the bench the main button is at the foot; nothing may lie over it.
+  const onBench = usePathname() === '/haul';
   return (
     <div
       role="status"
       aria-live="polite"
-      className="pointer-events-none fixed inset-x-3 bottom-36 z-[60] flex flex-col items-start gap-2 sm:inset-x-6 sm:bottom-20"
+      className={`pointer-events-none fixed inset-x-3 z-[60] flex flex-col items-start gap-2 sm:inset-x-6 ${onBench ? 'bottom-36 lg:top-16 lg:bottom-auto lg:items-center' : 'bottom-36 sm:bottom-20'}`}
     >
       {toasts.map((toast) => (
         <div

@@ -11,7 +11,7 @@ import { Refusal } from '@/core/refusal';
 import type { KnownVocabulary } from '../quickline/useVocabulary';
 
 /** The dates a part would get if it were packed and put away now, by the same engine as behind the door. */
-export function dueOf(
+function dueOf(
   line: HaulLine,
   part: HaulPart,
   food: Food,

@@ -150,21 +150,22 @@ export function HaulBench({
     const next = await desk.reload();
     if (!answer || !next) return;
     const done = new Set(lines.map(({ id }) => id));
+    // Who has gone on to another line meanwhile stays there.
+    setPicked((now) => (now !== null && done.has(now) ? null : now));
+    setTab('lines');
     const later = await desk.readPlaces().catch(() => places);
     printer.print(
       datedByTurn(next.packs, later)
         .filter((one) => done.has(one.line) && !one.gone)
         .map(({ id, label }) => ({ id, ...label })),
     );
-    setPicked(null);
-    setTab('lines');
   };
   const drop = async (line: HaulLine): Promise<void> => {
     await desk.settle();
     const version = desks.current.view.lines.find(({ id }) => id === line.id)?.version ?? line.version;
     await act({ type: 'haul.drop', line: line.id, version });
-    await reload();
     setPicked(null);
+    await reload();
   };
   const place = ({ place: one, zone }: { place: PlaceView; zone: string | null }): void => {
     const line = view.lines.find(({ id }) => id === one.line);

@@ -76,6 +76,15 @@ export function HaulHead({
       <button
         type="button"
         className="button"
+        aria-pressed={haul.fastFreeze}
+        data-main={haul.fastFreeze}
+        onClick={() => onChange({ fastFreeze: !haul.fastFreeze })}
+      >
+        Fast freeze
+      </button>
+      <button
+        type="button"
+        className="button"
         data-main={walking || waiting > 0}
         aria-pressed={walking}
         onClick={onWalk}

@@ -158,7 +158,7 @@ export function LabelCard({
           target="_blank"
           rel="noreferrer"
         >
-          {written.length} labels as a sheet, PDF
+          {written.length === 1 ? 'One label' : `${written.length} labels`} as a sheet, PDF
         </a>
       )}
       <details>

@@ -3,7 +3,7 @@
 import { useDroppable } from '@dnd-kit/core';
 import type { ApplianceView, ZoneView } from '@/services/drawing';
 
-const HIGH = 190;
+const HIGH = 160;
 const DOOR_GAP_MM = 50;
 
 interface Laid {

@@ -2,7 +2,6 @@ import type { PackLayout } from '@/core/portions/packLayout';
 
 const WIDE = 220;
 const HIGH = 150;
-const EDGE = 36;
 
 const FOOD_FILL: Record<string, string> = {
   'raw-meat': '#d9a293',
@@ -18,7 +17,7 @@ const FOOD_FILL: Record<string, string> = {
 };
 
 /** Fill of a food on a picture; the words beside it tell what it is. */
-export const foodFill = (group: string): string => FOOD_FILL[group] ?? '#d9d2bf';
+const foodFill = (group: string): string => FOOD_FILL[group] ?? '#d9d2bf';
 
 const mm = (value: number): string => `${Math.round(value)} mm`;
 
@@ -312,7 +311,7 @@ function Drawn({ layout, fill }: { layout: PackLayout; fill: string }) {
 }
 
 /** Words for the picture, for those who do not see it. */
-export function sayLayout(layout: PackLayout): string {
+function sayLayout(layout: PackLayout): string {
   switch (layout.kind) {
     case 'flat': {
       const scored = layout.rows * layout.columns;

@@ -15,6 +15,7 @@ import type { ApplianceView } from '@/services/drawing';
 import type { HaulPlacesView, PlaceView } from '@/services/haulPlaces';
 import { FreezeInCard } from './FreezeInCard';
 import { MiniKitchen } from './MiniKitchen';
+import { zoneChoices } from './zoneChoices';
 
 interface Chosen {
   place: PlaceView;
@@ -34,12 +35,7 @@ function PlaceStrip({
   onPlace: (chosen: Chosen) => void;
 }) {
   const { attributes, listeners, setNodeRef, transform } = useDraggable({ id: place.key, data: place });
-  const cold = place.goes === 'freezer' && place.day <= 1 ? 'freezer' : 'fridge';
-  const zones = appliances.flatMap(({ name, compartments, zones: all }) =>
-    all
-      .filter((zone) => compartments.find(({ id }) => id === zone.compartment_id)?.cold === cold)
-      .map((zone) => ({ id: zone.id, words: `${zone.name}, ${name}` })),
-  );
+  const zones = zoneChoices(place, appliances);
   return (
     <li className={`rounded-part p-1.5 ${lit ? 'bg-rime shadow-[inset_4px_0_0_var(--deep)]' : ''}`}>
       <span
@@ -82,7 +78,7 @@ function PlaceStrip({
         </span>
       ))}
       {lit && place.reasons.length > 0 && (
-        <span className="block text-[0.9375rem] text-slate">{place.reasons.slice(0, 4).join('; ')}</span>
+        <span className="block text-[0.9375rem] text-slate">{place.reasons.slice(0, 2).join('; ')}</span>
       )}
       {lit && place.goes !== 'room' && (
         <label className="mt-1 block">
@@ -133,10 +129,12 @@ export function PlacesPanel({
   const far = concerns(places.places).filter((one) => !near.includes(one));
   const lit = mine[0]?.zone?.id ?? null;
   const without = places.places.filter(({ zone, goes }) => zone === null && goes !== 'room');
-  const left = places.freezing.map(({ called, limit_g, today_g, days }) => {
-    const first = days.find(({ day }) => day === 1)?.grams ?? 0;
-    return `${called} takes ${sayAmount(Math.max(0, limit_g - today_g - first), 'g')} more today`;
-  });
+  const left = places.freezing
+    .filter(({ days }) => days.length > 0)
+    .map(({ called, limit_g, today_g, days }) => {
+      const first = days.find(({ day }) => day === 1)?.grams ?? 0;
+      return `${called} takes ${sayAmount(Math.max(0, limit_g - today_g - first), 'g')} more today`;
+    });
   const drawn = (appliance: ApplianceView): ReactNode => {
     const here = places.places.filter(({ zone }) => zone?.appliance_id === appliance.id);
     const marks = new Map<string, number>();

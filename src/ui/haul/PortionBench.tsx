@@ -20,6 +20,7 @@ import { DueLine } from './DueLine';
 import { PartPanel } from './PartPanel';
 import { PlanControls } from './PlanControls';
 import { PortionBar } from './PortionBar';
+import { PackedList } from './PackedList';
 import { PreparationPanel } from './PreparationPanel';
 
 function sayShares(line: HaulLine, food: Food, currency: string): string {
@@ -104,14 +105,8 @@ export function PortionBench({
           {line.called}, {sayAmount(line.amount, line.unit)}
         </h2>
         <PortionBar line={line} chosen={pack} onChoose={setChosen} onParts={() => undefined} packed />
-        <p className="text-slate">
-          Labelled as{' '}
-          {view.packs
-            .filter((one) => one.line === line.id)
-            .map(({ code }) => code)
-            .join(', ')}
-          . To change it, undo it in the ledger.
-        </p>
+        <PackedList packs={view.packs.filter((one) => one.line === line.id)} currency={vocabulary.currency} />
+        <p className="text-slate">To change it, undo it in the message or the ledger.</p>
       </section>
     );
   }

@@ -10,6 +10,7 @@ import type { HaulView } from '@/services/haul';
 import type { PlaceView } from '@/services/haulPlaces';
 import { useDoor } from '../door/DoorProvider';
 import type { NewCommand } from '../door/sendCommand';
+import { StrandedPlace } from './StrandedPlace';
 import { MiniKitchen } from './MiniKitchen';
 
 const OUT = 'out';
@@ -88,13 +89,18 @@ export function PutAwayWalk({
   if (!haul) return null;
   const open = view.lines.filter(({ packages }) => packages === null).length;
 
-  const putAway = async (some: readonly PlaceView[]): Promise<void> => {
+  const putAway = async (some: readonly PlaceView[], chosen: string | null = null): Promise<void> => {
     setGoing(some.map(({ key }) => key));
     const away: NewCommand = {
       type: 'haul.away',
       haul: haul.id,
-      places: some.flatMap(({ packages, zone }) =>
-        packages.map(({ id, version }) => ({ package: id, version, zone: zone?.id ?? null })),
+      places: some.flatMap(({ packages, zone, refused }) =>
+        packages.map(({ id, version }) => ({
+          package: id,
+          version,
+          zone: chosen ?? zone?.id ?? null,
+          warning: chosen === null ? '' : (refused?.says ?? '').slice(0, 160),
+        })),
       ),
     };
     await act(away, ...jobsOf(some, view));
@@ -200,12 +206,17 @@ export function PutAwayWalk({
                     {help}
                   </p>
                 ))}
-                {place.pinned ||
-                view.lines.some(({ id, parts }) => id === place.line && parts[place.part]?.zone !== null) ? (
-                  <button type="button" className="button" onClick={() => onPlace({ place, zone: null })}>
-                    Propose another place
-                  </button>
-                ) : null}
+                <StrandedPlace
+                  place={place}
+                  appliances={appliances}
+                  busy={busy}
+                  onPut={(zone) => void putAway([place], zone)}
+                  onPropose={
+                    view.lines.find(({ id }) => id === place.line)?.parts[place.part]?.zone
+                      ? () => onPlace({ place, zone: null })
+                      : null
+                  }
+                />
               </li>
             ))}
           </ul>

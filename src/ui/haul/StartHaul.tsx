@@ -31,7 +31,10 @@ export function StartHaul({ view, onBegun }: { view: HaulView; onBegun: (id: str
     const name = `${kind}, ${now.toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })}`;
     const out = coldBag ? 0 : minutes;
     const outSince = new Date(Date.parse(view.now) - out * 60_000).toISOString();
-    const answer = await act({ type: 'haul.begin', haul: { id, name, outSince, coldBag, hot, hygiene: [] } });
+    const answer = await act({
+      type: 'haul.begin',
+      haul: { id, name, outSince, coldBag, hot, fastFreeze: false, hygiene: [] },
+    });
     if (answer) onBegun(id);
   };
   return (

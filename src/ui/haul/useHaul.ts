@@ -12,7 +12,7 @@ const LOOK_MS = 5000;
 const PLACES_MS = 500;
 
 /** A line without what only the ledger sets. */
-export function toldLine({ packages: _packages, version: _version, ...line }: HaulLine) {
+function toldLine({ packages: _packages, version: _version, ...line }: HaulLine) {
   return line;
 }
 
@@ -136,6 +136,14 @@ export function useHaul(first: HaulView, firstPlaces: HaulPlacesView): HaulDesk 
       window.removeEventListener('pagehide', keep);
     };
   }, [read, send]);
+
+  // What the door did elsewhere on this page (an undo) comes with the page's own refresh.
+  const begun = useRef(first);
+  useEffect(() => {
+    if (begun.current === first) return;
+    begun.current = first;
+    read().catch(() => undefined);
+  }, [first, read]);
 
   const told = view.lines.map(({ id, version }) => `${id}${version}`).join();
   const packs = view.packs.filter(({ waiting }) => waiting).length;

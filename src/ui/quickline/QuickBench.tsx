@@ -29,7 +29,16 @@ function recalledLines(): string[] {
  * The quick line at work: reads while one types, shows what it understood and the dates, stores on Enter. Tab takes
  * the first completion, arrow up brings earlier lines back, Escape closes the panel and keeps the line.
  */
-export function QuickBench({ begin, hint }: { begin: string; hint: string }) {
+export function QuickBench({
+  begin,
+  entered,
+  hint,
+}: {
+  begin: string;
+  /** Enter was pressed before this was here. */
+  entered: boolean;
+  hint: string;
+}) {
   const { act, busy } = useDoor();
   const { vocabulary, fault, renew } = useVocabulary();
   const [text, setText] = useState(begin);
@@ -79,7 +88,7 @@ export function QuickBench({ begin, hint }: { begin: string; hint: string }) {
     return { type: 'haul.store', lines: [toApiLine(reading.line)] };
   };
 
-  const early = useRef(false);
+  const early = useRef(entered);
   const sending = useRef(false);
   const store = async (): Promise<void> => {
     // Entered before the foods were here: it is read and stored as soon as they are.

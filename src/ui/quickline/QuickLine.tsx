@@ -1,45 +1,53 @@
 'use client';
 
-import dynamic from 'next/dynamic';
-import { useEffect, useState } from 'react';
+import { type ComponentType, useEffect, useRef, useState } from 'react';
+import { flushSync } from 'react-dom';
 import { BEGIN_LINE } from './beginLine';
 
-const QuickBench = dynamic(() => import('./QuickBench').then((module) => module.QuickBench), {
-  ssr: false,
-  loading: () => <QuickShell text="" onWake={() => undefined} />,
-});
+type Bench = ComponentType<{ begin: string; entered: boolean; hint: string }>;
 
 const HINT = 'trout 1.6 kg / 4 flat > layer 1';
 
-function QuickShell({ text, onWake }: { text: string; onWake: (text: string) => void }) {
+/**
+ * The quick line. What reads it (foods, dates in words) is fetched when it is first touched, so pages stay light; what is
+ * typed meanwhile is kept, an Enter too.
+ */
+export function QuickLine() {
+  const [woken, setWoken] = useState<{ Bench: Bench; begin: string; entered: boolean } | null>(null);
+  const input = useRef<HTMLInputElement>(null);
+  const entered = useRef(false);
+  const wake = (begin?: string): void => {
+    void import('./QuickBench').then(({ QuickBench }) =>
+      // At once, so that no key falls between the two.
+      flushSync(() =>
+        setWoken({ Bench: QuickBench, begin: begin ?? input.current?.value ?? '', entered: entered.current }),
+      ),
+    );
+  };
+  useEffect(() => {
+    const begin = (event: Event): void => wake((event as CustomEvent<string>).detail);
+    window.addEventListener(BEGIN_LINE, begin);
+    return () => window.removeEventListener(BEGIN_LINE, begin);
+  }, []);
+  if (woken) {
+    const { Bench, begin } = woken;
+    return <Bench key={begin} begin={begin} entered={woken.entered} hint={HINT} />;
+  }
   return (
     <div className="w-full sm:w-[27rem]">
       <input
+        ref={input}
         id="quick-line"
         aria-label="Quick line: what came in"
         placeholder={HINT}
         autoComplete="off"
         spellCheck={false}
         className="field border-transparent"
-        defaultValue={text}
-        onFocus={(event) => onWake(event.currentTarget.value)}
-        onChange={(event) => onWake(event.currentTarget.value)}
+        onFocus={() => wake()}
+        onKeyDown={(event) => {
+          if (event.key === 'Enter') entered.current = true;
+        }}
       />
     </div>
-  );
-}
-
-/** The quick line. What reads it (foods, dates in words) is fetched when it is first touched, so pages stay light. */
-export function QuickLine() {
-  const [woken, setWoken] = useState<string | null>(null);
-  useEffect(() => {
-    const begin = (event: Event): void => setWoken((event as CustomEvent<string>).detail);
-    window.addEventListener(BEGIN_LINE, begin);
-    return () => window.removeEventListener(BEGIN_LINE, begin);
-  }, []);
-  return woken === null ? (
-    <QuickShell text="" onWake={setWoken} />
-  ) : (
-    <QuickBench key={woken} begin={woken} hint={HINT} />
   );
 }
