@@ -11,6 +11,7 @@ import type { TableRow } from '../src/core/foods/readTable';
 import { type HistoryEvent, USUAL_CONDITIONS } from '../src/core/keeping/history';
 import { judgeKeeping, keepingOn } from '../src/core/keeping/judgeKeeping';
 import { readOutageClasses } from '../src/core/outage/readOutageClasses';
+import { benchInBrowser, haulOf50 } from './measureHaul';
 import { dragAmong200, fitOf20Kinds, type Measured, placement60 } from './measureKitchen';
 
 const BASE = process.env.BASE_URL ?? 'http://localhost:3000';
@@ -186,6 +187,8 @@ const measured = [
   ...(await feedOf5000()),
   ...(await todayFewAgainstMany()),
   ...(await commandsPerSecond()),
+  ...(await haulOf50(BASE)),
+  ...(await benchInBrowser(LARGE)),
   ...(await dragAmong200(BASE)),
   // Last: its runs to proof leave no time for an open connection.
   ...(await placement60(BASE)),
