@@ -1,5 +1,8 @@
 import { defineConfig } from '@playwright/test';
 
+/** Tests that bring a server and a household of their own: they run beside the others. */
+const OWN = /(ninetyDays|unpackHaul)\.spec\.ts/;
+
 /** Debian's Chromium against the production build that scripts/test.mjs serves. */
 export default defineConfig({
   testDir: 'tests/e2e',
@@ -7,7 +10,13 @@ export default defineConfig({
   fullyParallel: false,
   retries: 0,
   timeout: 120_000,
-  outputDir: 'var/playwright',
+  // The machine may be busy with the tests beside these.
+  expect: { timeout: 15_000 },
+  outputDir: process.env.PLAYWRIGHT_OUT ?? 'var/playwright',
+  projects: [
+    { name: 'shared', testIgnore: OWN },
+    { name: 'own', testMatch: OWN },
+  ],
   reporter: [['list'], ['json']],
   use: {
     baseURL: process.env.BASE_URL,

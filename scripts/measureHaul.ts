@@ -40,8 +40,8 @@ function lineOf(haul: string, position: number, packs: number): Record<string, u
 /** A haul of 50 lines, labelled with one command: one transaction. */
 export async function haulOf50(base: string): Promise<Measured[]> {
   const id = randomUUID();
-  const outSince = new Date(Date.now() - A_MINUTE_MS).toISOString();
-  await send(base, { id: randomUUID(), type: 'haul.begin', haul: { id, name: 'Measured', outSince } });
+  const leftAt = new Date(Date.now() - A_MINUTE_MS).toISOString();
+  await send(base, { id: randomUUID(), type: 'haul.begin', haul: { id, name: 'Measured', leftAt } });
   const lines = Array.from({ length: 50 }, (_, at) => lineOf(id, at, 4));
   await send(
     base,

@@ -88,13 +88,18 @@ async function jest(project, env) {
   count(told?.numPassedTests ?? 0, (told?.numFailedTests ?? 0) + failedSuites, `Jest ${project}`);
 }
 
-async function playwright(env) {
-  const file = report('e2e');
-  await run(bin('playwright'), ['test'], {
-    env: { ...process.env, ...env, PLAYWRIGHT_JSON_OUTPUT_NAME: file },
+async function playwright(project, env) {
+  const file = report(`e2e-${project}`);
+  await run(bin('playwright'), ['test', `--project=${project}`], {
+    env: {
+      ...process.env,
+      ...env,
+      PLAYWRIGHT_JSON_OUTPUT_NAME: file,
+      PLAYWRIGHT_OUT: path.join(VAR, `playwright-${project}`),
+    },
   });
   const stats = readReport(file)?.stats;
-  count(stats?.expected ?? 0, stats ? stats.unexpected + stats.flaky : 1, 'Playwright');
+  count(stats?.expected ?? 0, stats ? stats.unexpected + stats.flaky : 1, `Playwright, ${project} server`);
 }
 
 function ensureChromium() {
@@ -129,7 +134,8 @@ async function main() {
     if (wanted('e2e')) {
       // What the integration tests stored is not for the screens.
       if (wanted('integration')) await prepareDatabase(database.url, ['--reset']);
-      await playwright(env);
+      // Those with a server of their own do not disturb the shared one, and mostly wait.
+      await Promise.all([playwright('shared', env), playwright('own', env)]);
     }
   }
 }

@@ -12,7 +12,7 @@ async function begin(): Promise<string> {
   }
   if (body.haul) await command({ type: 'haul.close', haul: body.haul.id });
   const haul = randomUUID();
-  const told = { id: haul, name: 'Harbour shop', outSince: now() };
+  const told = { id: haul, name: 'Harbour shop', leftAt: now() };
   expect((await command({ type: 'haul.begin', haul: told })).status).toBe(200);
   return haul;
 }

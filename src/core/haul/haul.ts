@@ -12,7 +12,9 @@ export interface Haul {
   name: string;
   /** When it was begun, ISO 8601 UTC. */
   begunAt: string;
-  /** Since when its food is out of the cold, ISO 8601 UTC; in a cold bag: when that was opened. */
+  /** When its food left the cold: the shop's, or the household's own. ISO 8601 UTC. */
+  leftAt: string;
+  /** Since when it counts as out of the cold: since then, or in a cold bag since that was opened here. */
   outSince: string;
   /** It came in a closed bag with ice packs. */
   coldBag: boolean;

@@ -6,11 +6,11 @@ import type { IntakeLine } from './intakeLine';
 import type { AmountUnit } from '../units/sayAmount';
 import type { DiscardReason } from './package';
 import type { ApplianceDrawing } from '../kitchen/drawing';
-import type { Haul, LearnedCode } from '../haul/haul';
+import type { LearnedCode } from '../haul/haul';
 import type { Container } from '../packaging/container';
 import type { PackedLine } from './packHaul';
 import type { PutAway } from './putAway';
-import type { HaulChanges } from './setHaul';
+import type { HaulChanges, NewHaul } from './setHaul';
 import type { ToldLine } from './setHaulLine';
 import type { HouseholdSettings, Job } from './setting';
 
@@ -75,7 +75,7 @@ interface OnPackage extends Base {
 
 export type Command =
   | (Base & { type: 'haul.store'; lines: IntakeLine[] })
-  | (Base & { type: 'haul.begin'; haul: Omit<Haul, 'closedAt' | 'begunAt'> })
+  | (Base & { type: 'haul.begin'; haul: NewHaul })
   | (Base & { type: 'haul.set'; haul: string; changes: HaulChanges })
   | (Base & { type: 'haul.line'; line: ToldLine; version: number | null })
   | (Base & { type: 'haul.drop'; line: string; version: number })

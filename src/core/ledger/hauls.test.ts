@@ -20,7 +20,7 @@ function begun(haul: object = {}): Store {
   const told = {
     id: 'haul',
     name: 'Harbour shop',
-    outSince: NOON,
+    leftAt: NOON,
     coldBag: false,
     hot: false,
     fastFreeze: false,
@@ -125,7 +125,7 @@ describe('a haul from the bench to the zones', () => {
       expect.stringMatching(/stood 70 minutes/),
     ]);
     hot.run(
-      { id: 's', type: 'haul.set', haul: 'haul', changes: { outSince: '2026-11-25T12:40:00.000Z' } },
+      { id: 's', type: 'haul.set', haul: 'haul', changes: { leftAt: '2026-11-25T12:40:00.000Z' } },
       late,
     );
     const told = hot.haulLines.get(line.id);
@@ -133,6 +133,14 @@ describe('a haul from the bench to the zones', () => {
     expect(milk?.after).toMatchObject({ counterMinutes: 60, condemned: false });
     away(hot, 'shelf', '2026-11-25T13:42:00.000Z', [milk?.after.id ?? '']);
     expect(hot.packages.get(milk?.after.id ?? '')).toMatchObject({ counterMinutes: 124, condemned: true });
+  });
+
+  it('in a cold bag the clock begins when it is opened; out of it after all, the way home counts again', () => {
+    const store = begun({ leftAt: '2026-11-25T11:20:00.000Z', coldBag: true });
+    const line = tell(store, 'milk', { outSince: NOON });
+    expect(store.hauls.get('haul')?.outSince).toBe(NOON);
+    store.run({ id: 's', type: 'haul.set', haul: 'haul', changes: { coldBag: false } }, HALF_PAST);
+    expect(store.haulLines.get(line.id)?.outSince).toBe('2026-11-25T11:20:00.000Z');
   });
 
   it('washed and wet halves the days, dried keeps them; raw on a tray keeps shorter in the freezer', () => {

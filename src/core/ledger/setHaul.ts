@@ -6,14 +6,22 @@ import type { World } from './world';
 
 /** What a cook may change about an open haul. */
 export type HaulChanges = Partial<
-  Pick<Haul, 'name' | 'outSince' | 'coldBag' | 'hot' | 'fastFreeze' | 'hygiene'>
+  Pick<Haul, 'name' | 'leftAt' | 'coldBag' | 'hot' | 'fastFreeze' | 'hygiene'>
 >;
 
+/** In a closed cold bag with ice it counts as cold until the bag is opened at the bench. */
+const outSinceOf = ({ coldBag, begunAt, leftAt }: Omit<Haul, 'outSince'>): string =>
+  coldBag ? begunAt : leftAt;
+
+/** A haul as it is begun. */
+export type NewHaul = Omit<Haul, 'closedAt' | 'begunAt' | 'outSince'>;
+
 /** Begins a haul. @throws Refusal `haul` when its id is in use or it left the cold after now */
-export function beginHaul({ haul }: { haul: Omit<Haul, 'closedAt' | 'begunAt'> }, world: World): Decision {
+export function beginHaul({ haul }: { haul: NewHaul }, world: World): Decision {
   if (world.haul(haul.id)) throw new Refusal('haul', 'That haul was begun already.');
-  if (haul.outSince > world.at) throw new Refusal('haul', 'It cannot have left the cold after now.');
-  const begun: Haul = { ...haul, begunAt: world.at, closedAt: null };
+  if (haul.leftAt > world.at) throw new Refusal('haul', 'It cannot have left the cold after now.');
+  const told = { ...haul, begunAt: world.at, closedAt: null };
+  const begun: Haul = { ...told, outSince: outSinceOf(told) };
   return { lots: [], events: [], settings: [haulEvent('haul.begun', null, begun, `Began ${begun.name}.`)] };
 }
 
@@ -25,9 +33,10 @@ export function beginHaul({ haul }: { haul: Omit<Haul, 'closedAt' | 'begunAt'> }
  */
 export function setHaul(command: { haul: string; changes: HaulChanges }, world: World): Decision {
   const before = openHaul(world, command.haul);
-  const after = { ...before, ...command.changes };
+  const told = { ...before, ...command.changes };
+  const after = { ...told, outSince: outSinceOf(told) };
   if (after.name.trim() === '') throw new Refusal('haul', 'A haul needs a name.');
-  if (after.outSince > world.at) throw new Refusal('haul', 'It cannot have left the cold after now.');
+  if (after.leftAt > world.at) throw new Refusal('haul', 'It cannot have left the cold after now.');
   const follow =
     after.outSince === before.outSince
       ? []

@@ -78,7 +78,7 @@ export const haulBodies = {
     haul: Joi.object({
       id: uuid.required(),
       name: plainText(60).min(1).required(),
-      outSince: instantSchema.required(),
+      leftAt: instantSchema.required().description('when it left the cold'),
       coldBag: Joi.boolean().default(false),
       hot: Joi.boolean().default(false).description('above 32 °C'),
       fastFreeze: Joi.boolean().default(false).description('the freezer’s switch is on'),
@@ -89,7 +89,7 @@ export const haulBodies = {
     ...atHaul,
     changes: Joi.object({
       name: plainText(60).min(1),
-      outSince: instantSchema,
+      leftAt: instantSchema,
       coldBag: Joi.boolean(),
       hot: Joi.boolean(),
       fastFreeze: Joi.boolean(),

@@ -31,12 +31,12 @@ export function HeatCurve({ freeze, thaw }: { freeze: HeatAnswer; thaw: HeatAnsw
         hovertemplate: '%{x:.1f} h: %{y:.0f} °C<extra></extra>',
       })),
       {
-        height: 220,
-        margin: { l: 46, r: 10, t: 6, b: 40 },
+        height: 250,
+        margin: { l: 46, r: 10, t: 48, b: 40 },
         paper_bgcolor: 'transparent',
         plot_bgcolor: 'transparent',
         font: { family: 'Atkinson Hyperlegible Next Variable, sans-serif', size: 14, color: token('ink') },
-        legend: { orientation: 'h', y: 1.16, x: 0 },
+        legend: { orientation: 'h', y: 1.3, x: 0 },
         xaxis: {
           title: { text: 'hours' },
           gridcolor: token('line'),

@@ -184,6 +184,10 @@ export function HaulBench({
   const stepDone = (step: HygieneStep): void => void setHaul({ hygiene: [...haul.hygiene, step.id] });
   const rest = open.filter(({ line }) => line.id !== chosen?.line.id);
   const next = rest[0] ? `Next: ${rest[0].line.called}` : '';
+  const goTo = (next: Tab): void => {
+    setTab(next);
+    window.scrollTo({ top: 0 });
+  };
   const on = (which: Tab): string => (tab === which ? '' : 'hidden lg:block');
 
   return (
@@ -199,7 +203,7 @@ export function HaulBench({
         onWalk={() => setWalking(!walking)}
       />
       {walking ? (
-        <div className="grid gap-4 lg:grid-cols-[minmax(0,1fr)_20rem]">
+        <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-4 lg:grid-cols-[minmax(0,1fr)_20rem]">
           <PutAwayWalk
             view={view}
             places={places.places}
@@ -221,13 +225,13 @@ export function HaulBench({
                 aria-selected={tab === id}
                 data-main={tab === id}
                 className="button flex-1"
-                onClick={() => setTab(id)}
+                onClick={() => goTo(id)}
               >
                 {name}
               </button>
             ))}
           </div>
-          <div className="grid items-start gap-4 lg:h-[calc(100dvh-13.75rem)] lg:min-h-[26rem] lg:grid-cols-[19rem_minmax(0,1fr)_19rem] lg:*:max-h-full lg:*:overflow-y-auto">
+          <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-4 lg:h-[calc(100dvh-13.75rem)] lg:min-h-[26rem] lg:grid-cols-[19rem_minmax(0,1fr)_19rem] lg:*:max-h-full lg:*:overflow-y-auto">
             <section aria-label="Lines" className={`${on('lines')} space-y-3`}>
               <div className="flex gap-2">
                 <button type="button" className="button flex-1 px-2" onClick={() => setShown('paste')}>
@@ -266,7 +270,7 @@ export function HaulBench({
                   foodOf={(id) => vocabulary.foods.byId.get(id)}
                   onChoose={(id) => {
                     setPicked(id);
-                    setTab('portions');
+                    goTo('portions');
                   }}
                 />
               )}

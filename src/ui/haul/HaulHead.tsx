@@ -53,35 +53,35 @@ export function HaulHead({
           </span>
         </p>
       </div>
-      <button
-        type="button"
-        className="button"
-        aria-pressed={haul.coldBag}
-        data-main={haul.coldBag}
-        onClick={() =>
-          onChange(haul.coldBag ? { coldBag: false } : { coldBag: true, outSince: haul.begunAt })
-        }
-      >
-        Cold bag
-      </button>
-      <button
-        type="button"
-        className="button"
-        aria-pressed={haul.hot}
-        data-main={haul.hot}
-        onClick={() => onChange({ hot: !haul.hot })}
-      >
-        Hot day
-      </button>
-      <button
-        type="button"
-        className="button"
-        aria-pressed={haul.fastFreeze}
-        data-main={haul.fastFreeze}
-        onClick={() => onChange({ fastFreeze: !haul.fastFreeze })}
-      >
-        Fast freeze
-      </button>
+      <div role="group" aria-label="What changes the clock" className="order-last flex gap-2 sm:order-none">
+        <button
+          type="button"
+          className="button"
+          aria-pressed={haul.coldBag}
+          data-main={haul.coldBag}
+          onClick={() => onChange({ coldBag: !haul.coldBag })}
+        >
+          Cold bag
+        </button>
+        <button
+          type="button"
+          className="button"
+          aria-pressed={haul.hot}
+          data-main={haul.hot}
+          onClick={() => onChange({ hot: !haul.hot })}
+        >
+          Hot day
+        </button>
+        <button
+          type="button"
+          className="button"
+          aria-pressed={haul.fastFreeze}
+          data-main={haul.fastFreeze}
+          onClick={() => onChange({ fastFreeze: !haul.fastFreeze })}
+        >
+          Fast freeze
+        </button>
+      </div>
       <button
         type="button"
         className="button"

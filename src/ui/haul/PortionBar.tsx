@@ -70,7 +70,12 @@ export function PortionBar({
               nth % 2 === 1 ? 'bg-[color-mix(in_srgb,var(--tape-edge)_45%,var(--tape))]' : ''
             } ${at === chosen ? 'shadow-[inset_0_-4px_0_var(--deep)]' : ''}`}
           >
-            <span className="block truncate font-heading font-semibold">{sayAmount(amount, line.unit)}</span>
+            <span className="block truncate font-heading font-semibold">
+              <span className={packs.length > 4 ? 'sm:hidden' : 'hidden'}>{amount}</span>
+              <span className={packs.length > 4 ? 'hidden sm:inline' : ''}>
+                {sayAmount(amount, line.unit)}
+              </span>
+            </span>
             <span className="block truncate text-[0.9375rem]">
               {part.goes === 'freezer' ? (packingOf(part.packing).form ?? 'frozen') : GOAL_WORDS[part.goes]}
             </span>

@@ -216,7 +216,7 @@ export function PortionBench({
           {fault.says}
         </p>
       )}
-      <div className="sticky bottom-0 -mx-4 -mb-4 flex flex-wrap items-center gap-2 rounded-b-card border-t border-line bg-snow px-4 py-2.5">
+      <div className="sticky bottom-[7.4rem] z-20 -mx-4 -mb-4 flex flex-wrap items-center gap-2 rounded-b-card border-t border-line bg-snow px-4 py-2.5 sm:bottom-16 lg:bottom-0">
         <button
           type="button"
           className="button"
@@ -229,7 +229,7 @@ export function PortionBench({
         <button type="button" className="button" data-muted="true" disabled={busy} onClick={onDrop}>
           Off the bench
         </button>
-        <p className="text-slate">{nextName}</p>
+        <p className="hidden text-slate sm:block">{nextName}</p>
       </div>
     </section>
   );

@@ -29,11 +29,10 @@ export function StartHaul({ view, onBegun }: { view: HaulView; onBegun: (id: str
     const id = newUuid();
     const now = new Date();
     const name = `${kind}, ${now.toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })}`;
-    const out = coldBag ? 0 : minutes;
-    const outSince = new Date(Date.parse(view.now) - out * 60_000).toISOString();
+    const leftAt = new Date(Date.parse(view.now) - minutes * 60_000).toISOString();
     const answer = await act({
       type: 'haul.begin',
-      haul: { id, name, outSince, coldBag, hot, fastFreeze: false, hygiene: [] },
+      haul: { id, name, leftAt, coldBag, hot, fastFreeze: false, hygiene: [] },
     });
     if (answer) onBegun(id);
   };
@@ -67,7 +66,7 @@ export function StartHaul({ view, onBegun }: { view: HaulView; onBegun: (id: str
             <select
               className="field w-auto"
               value={minutes}
-              disabled={coldBag}
+
               onChange={(event) => setMinutes(Number(event.target.value))}
             >
               {OUT_MINUTES.map(([value, words]) => (
