@@ -11,6 +11,9 @@ import { Problem } from './problem';
 import { publicUrl } from './publicUrl';
 
 const SMALLEST_POINTS = 6;
+/** Below this width the code does not fit beside the words; from this height on it fits below them. */
+const NARROW_MM = 55;
+const LID_MM = 40;
 
 /** A label as it is printed, with the address of its code. */
 type PrintedLabel = LabelText & { address: string };
@@ -45,10 +48,14 @@ function drawLabel(
   const x = xMm * MM + pad;
   const y = yMm * MM + pad;
   const height = heightMm * MM - 2 * pad;
-  const qrSide = Math.min(height - 12, 19 * MM);
-  const width = widthMm * MM - 2 * pad - qrSide - 1.5 * MM;
+  // Narrow stock has its words across the whole width: a lid's code stands below them, an opened-on sticker has none.
+  const narrow = widthMm < NARROW_MM;
+  const coded = !narrow || heightMm >= LID_MM;
+  const qrSide = narrow ? height * 0.42 : Math.min(height - 12, 19 * MM);
+  const width = widthMm * MM - 2 * pad - (narrow ? 0 : qrSide + 1.5 * MM);
   const qrX = xMm * MM + widthMm * MM - pad - qrSide;
-  const scale = heightMm / 38;
+  const qrY = narrow ? y + height - qrSide - 14 : y;
+  const scale = narrow ? (coded ? 1 : 0.72) : heightMm / 38;
   /** One line shrinks until it fits, so that no date is ever cut; a name may run over two. */
   const line = (
     font: PaperFont,
@@ -74,13 +81,17 @@ function drawLabel(
   top = line('text', 10, INK, label.amount, top);
   top = line('text', 9, SLATE, label.happened, top);
   top = line('strong', 11.5, INK, label.due, top + 1);
-  line('text', 7.8, SLATE, label.thenDo, top + 1, 2);
-  drawQr(document, QRCode.create(label.address, { errorCorrectionLevel: 'M' }).modules, qrX, y, qrSide);
+  if (!coded) {
+    line('heading', 12, INK, label.code, top + 1);
+    return;
+  }
+  if (!narrow) line('text', 7.8, SLATE, label.thenDo, top + 1, 2);
+  drawQr(document, QRCode.create(label.address, { errorCorrectionLevel: 'M' }).modules, qrX, qrY, qrSide);
   document
     .font('heading')
     .fontSize(12 * scale)
     .fillColor(INK);
-  document.text(label.code, qrX, y + qrSide + 2, { width: qrSide, align: 'center', lineBreak: false });
+  document.text(label.code, qrX, qrY + qrSide + 2, { width: qrSide, align: 'center', lineBreak: false });
 }
 
 /** Draws labels as a PDF on the given stock. */

@@ -49,6 +49,16 @@ describe('a sheet of labels', () => {
       [57, 40],
       [57, 40],
     ]);
+    const [code] = codes.split(',');
+    const [lid] = await readPages(await sheet(`codes=${code}&size=roll-lid`));
+    expect([lid?.widthMm, lid?.heightMm].map((mm) => Math.round(mm ?? 0))).toEqual([50, 50]);
+    const [opened] = await readPages(await sheet(`codes=${code}&size=roll-opened`));
+    for (const page of [lid, opened]) expect(page?.text).toMatch(/use by \d+ \w+ \d{4}/);
+    expect(opened?.text).toContain(code);
+    // On its way to the freezer it is labelled as it will be.
+    const [frozen] = await readPages(await sheet(`codes=${code}&size=roll-57&freezing=${code}`));
+    expect(frozen?.text).toMatch(/frozen \d+ \w+ \d{4}/);
+    expect(frozen?.text).toMatch(/best by/);
     expect((await sheet(`codes=${codes}&start=22`)).status).toBe(400);
     expect((await sheet(`codes=${codes}&size=stamp`)).status).toBe(400);
     expect((await sheet('codes=')).status).toBe(400);

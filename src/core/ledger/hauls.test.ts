@@ -157,6 +157,13 @@ describe('a haul from the bench to the zones', () => {
     expect(event?.after.blanched).toBe(false);
   });
 
+  it('a pot gets its cap from its fill line: topped up to that, it says so', () => {
+    const store = begun();
+    const tub = [freezer([300], { packing: 'tub', goes: 'fridge' })];
+    const [event] = pack(store, [tell(store, 'broth-home', { amount: 300, unit: 'ml', parts: tub })], NOON);
+    expect(event?.after).toMatchObject({ wrap: 'tub', form: 'pot', cap: 427 });
+  });
+
   it('what is packed may only change its zone; a code means what was learned', () => {
     const store = begun();
     const line = tell(store, 'milk');

@@ -3,6 +3,8 @@ import { counterClock } from '../haul/counterClock';
 import type { Haul, HaulLine, HaulPart } from '../haul/haul';
 import { isBlanched, sayPreparation } from '../haul/preparation';
 import type { HistoryEvent } from '../keeping/history';
+import type { Food } from '../foods/food';
+import { packLayout } from '../portions/packLayout';
 import { packingOf } from '../portions/packing';
 import { splitEvenly } from '../portions/splitEvenly';
 import { Refusal } from '../refusal';
@@ -52,6 +54,16 @@ function noteOf(line: HaulLine, pieces: number | null): string {
     .slice(0, MOST_NOTE);
 }
 
+/** How much a pot that is topped up may hold, in the line's unit: its fill line (K11). `null`: it is no pot. */
+function potCap(part: HaulPart, unit: HaulLine['unit'], food: Food, world: World): number | null {
+  const packing = packingOf(part.packing);
+  if (packing.id !== 'tub' || unit === 'pc') return null;
+  const own = part.container === null ? null : world.container(part.container);
+  const layout = packLayout(packing, { amount: 1, unit }, food, own);
+  if (layout.kind !== 'vessel') return null;
+  return Math.max(1, Math.floor(unit === 'ml' ? layout.fillMl : layout.fillMl * food.densityKgPerL));
+}
+
 /** The packs of a part, each standing on the counter from now on. */
 function packsOf(
   line: HaulLine,
@@ -67,6 +79,7 @@ function packsOf(
     note: noteOf(line, pieces[at] ?? null),
     zone: null,
     counterSince: world.at,
+    cap: potCap(part, line.unit, world.food(line.food), world),
   }));
 }
 

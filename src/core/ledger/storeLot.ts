@@ -31,6 +31,8 @@ export interface NewPack {
   /** `null`: it stands on the counter, since `counterSince`. */
   zone: string | null;
   counterSince: string;
+  /** A pot's cap in the lot's unit (K11); none: it is no pot. */
+  cap?: number | null;
 }
 
 /**
@@ -78,7 +80,7 @@ export function storeLot(
       cameOn: world.today,
       answer: null,
       unanswered: [],
-      cap: null,
+      cap: pack.cap ?? null,
       gone: null,
       version: 1,
     };

@@ -32,7 +32,17 @@ const PORTION_GRAMS: Readonly<Record<string, number>> = {
 
 const APPETITE_FACTORS: Readonly<Record<Appetite, number>> = { small: 0.75, usual: 1, large: 1.35 };
 
+/** What a portion is for; shares of a main dish (our own estimates). */
+export const PURPOSES = {
+  main: 1,
+  side: 0.5,
+  'in a sandwich': 0.4,
+  'in a soup or stew': 0.6,
+  'a full meal': 1.4,
+} as const;
+export type PortionPurpose = keyof typeof PURPOSES;
+
 /** Whole grams for one eater of a food group and appetite; a group not in the table counts 100 g. */
-export function portionGrams(group: string, appetite: Appetite): number {
-  return Math.round((PORTION_GRAMS[group] ?? 100) * APPETITE_FACTORS[appetite]);
+export function portionGrams(group: string, appetite: Appetite, purpose: PortionPurpose = 'main'): number {
+  return Math.round((PORTION_GRAMS[group] ?? 100) * APPETITE_FACTORS[appetite] * PURPOSES[purpose]);
 }

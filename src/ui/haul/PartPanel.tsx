@@ -106,6 +106,9 @@ export function PartPanel({
               <HeatPanel food={food} amount={chosen} unit={line.unit} layout={layout} />
             )}
             {packing.needs.length > 0 && <p className="text-slate">{packing.needs.join(' · ')}</p>}
+            {packing.id === 'tub' && layout.kind === 'vessel' && (
+              <p className="text-slate">Topped up later, the pot says “use me” at {layout.fillMl} ml.</p>
+            )}
             {layout.kind === 'flat' && layout.thicknessMm > 40 && (
               <p className="font-semibold text-ember-deep">
                 Over 40 mm it freezes and thaws like a block: a larger bag, or more packs.

@@ -6,7 +6,14 @@ import type { Food } from '@/core/foods/food';
 import type { HaulLine, HaulPart } from '@/core/haul/haul';
 import { countPacks, splitLine } from '@/core/haul/planLine';
 import type { PortionPlan } from '@/core/portions/packCount';
-import { APPETITES, type Appetite, portionGrams } from '@/core/portions/portionGrams';
+import {
+  APPETITES,
+  type Appetite,
+  portionGrams,
+  type PortionPurpose,
+  PURPOSES,
+} from '@/core/portions/portionGrams';
+import { gramsOf } from '@/core/portions/packLayout';
 import { sayAmount } from '@/core/units/sayAmount';
 
 const WAYS = [
@@ -33,6 +40,7 @@ export function PlanControls({
   const [size, setSize] = useState('');
   const [eaters, setEaters] = useState('4');
   const [appetite, setAppetite] = useState<Appetite>('usual');
+  const [purpose, setPurpose] = useState<PortionPurpose>('main');
   const count = countPacks(line);
   const plan = (next: PortionPlan): void => onParts(splitLine(line, next, food));
   const [asked, setAsked] = useState(1);
@@ -41,8 +49,11 @@ export function PlanControls({
     setAsked(packs);
     plan({ packs });
   };
-  const byEaters = (number: number, how: Appetite): void => {
-    if (Number.isInteger(number) && number >= 1 && number <= 50) plan({ eaters: number, appetite: how });
+  const byEaters = (number: number, how: Appetite, what: PortionPurpose): void => {
+    if (!Number.isInteger(number) || number < 1 || number > 50) return;
+    const meal = number * portionGrams(food.group, how, what);
+    const grams = gramsOf(line.amount, line.unit, food.densityKgPerL);
+    byPacks(Math.max(1, Math.round(grams / meal)));
   };
   const fault =
     way === 'eaters' && !(Number(eaters) >= 1 && Number(eaters) <= 50 && Number.isInteger(Number(eaters)))
@@ -141,7 +152,7 @@ export function PlanControls({
                 aria-invalid={fault !== ''}
                 onChange={(event) => {
                   setEaters(event.target.value);
-                  byEaters(Number(event.target.value), appetite);
+                  byEaters(Number(event.target.value), appetite, purpose);
                 }}
               />
             </label>
@@ -153,12 +164,30 @@ export function PlanControls({
                 onChange={(event) => {
                   const how = event.target.value as Appetite;
                   setAppetite(how);
-                  byEaters(Number(eaters), how);
+                  byEaters(Number(eaters), how, purpose);
                 }}
               >
                 {APPETITES.map((how) => (
                   <option key={how} value={how}>
-                    {how}, {portionGrams(food.group, how)} g
+                    {how}, {portionGrams(food.group, how, purpose)} g
+                  </option>
+                ))}
+              </select>
+            </label>
+            <label>
+              <span className="sr-only">For what</span>
+              <select
+                className="field w-auto"
+                value={purpose}
+                onChange={(event) => {
+                  const what = event.target.value as PortionPurpose;
+                  setPurpose(what);
+                  byEaters(Number(eaters), appetite, what);
+                }}
+              >
+                {Object.keys(PURPOSES).map((what) => (
+                  <option key={what} value={what}>
+                    {what}
                   </option>
                 ))}
               </select>
