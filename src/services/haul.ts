@@ -9,7 +9,8 @@ import { type AmountUnit, sayAmount } from '@/core/units/sayAmount';
 import { sql } from '@/store/database';
 import { readContainers } from '@/store/containers';
 import { readCode, readHaulLines, readLastPacked, readLatestHauls } from '@/store/hauls';
-import { type BoughtLot, readBought, readPackages } from '@/store/packages';
+import { type BoughtLot, readBought } from '@/store/bought';
+import { readPackages } from '@/store/packages';
 import { type HouseholdContext, viewContext } from './context';
 
 /** A packed package of a haul, with its label. */

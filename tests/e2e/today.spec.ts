@@ -1,6 +1,24 @@
 import { expect, test } from './page';
 import { expectAccessible, toast, typeLine } from './kitchen';
 
+/** Every view that is the same for everybody. */
+const VIEWS = [
+  '/',
+  '/haul',
+  '/stock',
+  '/outage',
+  '/ledger',
+  '/kitchen',
+  '/kitchen/foods',
+  '/kitchen/check',
+  '/kitchen/tidy',
+  '/kitchen/containers',
+  '/kitchen/household',
+  '/kitchen/upkeep',
+  '/kitchen/draw',
+  '/kitchen/draw?shape=chest',
+];
+
 test('a typed line becomes four labelled, dated packages in the drawn zone, and is undone', async ({
   page,
 }) => {
@@ -158,25 +176,7 @@ test('what stands on the counter is put away, frozen, thawed and opened from its
   await expect(sheet).toContainText('Gone: discarded');
 });
 
-for (const path of [
-  '/',
-  '/haul',
-  '/stock',
-  '/outage',
-  '/ledger',
-  '/kitchen',
-  '/kitchen/foods',
-  '/kitchen/check',
-  '/kitchen/tidy',
-  '/kitchen/containers',
-  '/kitchen/household',
-  '/kitchen/upkeep',
-  '/kitchen/draw',
-  '/kitchen/draw?shape=chest',
-  '/kitchen/foods/ground-lamb',
-  '/p',
-  '/nowhere',
-]) {
+for (const path of [...VIEWS, '/kitchen/foods/ground-lamb', '/p', '/nowhere']) {
   test(`no accessibility violation on ${path}, light and dark`, async ({ page }) => {
     await page.emulateMedia({ colorScheme: 'light' });
     if (path === '/p') {
@@ -199,23 +199,7 @@ test('on a phone: one column, nothing wider than the screen, taking is two taps 
   page,
 }) => {
   await page.setViewportSize({ width: 390, height: 844 });
-  for (const path of [
-    '/',
-    '/haul',
-    '/stock',
-    '/outage',
-    '/ledger',
-    '/kitchen',
-    '/kitchen/foods',
-    '/kitchen/check',
-    '/kitchen/tidy',
-    '/kitchen/containers',
-    '/kitchen/household',
-    '/kitchen/upkeep',
-    '/kitchen/draw',
-    '/kitchen/draw?shape=chest',
-    '/kitchen/foods/trout',
-  ]) {
+  for (const path of [...VIEWS, '/kitchen/foods/trout']) {
     await page.goto(path);
     const width = await page.evaluate(() => document.documentElement.scrollWidth);
     expect(width).toBeLessThanOrEqual(390);

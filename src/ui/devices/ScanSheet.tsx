@@ -4,6 +4,7 @@ import { useEffect, useRef, useState } from 'react';
 import { codeReader, type Scan } from '@/devices/scanner';
 import type { HaulLine, LearnedCode } from '@/core/haul/haul';
 import { parseQuickLine } from '@/core/quickline/parseQuickLine';
+import { plainLine } from '@/core/quickline/plainLine';
 import { sayAmount } from '@/core/units/sayAmount';
 import { useDoor } from '../door/DoorProvider';
 import { Sheet } from '../door/Sheet';
@@ -45,26 +46,7 @@ export function ScanSheet({
   const busy = useRef(false);
 
   const take = async (code: string, means: LearnedCode): Promise<void> => {
-    const { today } = vocabulary;
-    const taken = await onTake([
-      {
-        half: false,
-        line: {
-          ...means,
-          packs: 1,
-          form: null,
-          wrap: null,
-          priceMinor: null,
-          zone: null,
-          printed: null,
-          start: { did: 'bought', on: today },
-          openedOn: null,
-          frozenOn: null,
-          blanched: true,
-          note: '',
-        },
-      },
-    ]);
+    const taken = await onTake([{ half: false, line: plainLine(means, vocabulary.today) }]);
     if (!taken) return;
     setAsked(null);
     setDone(`${means.called} ${sayAmount(means.amount, means.unit)} is on the bench (${code}).`);

@@ -1,30 +1,27 @@
 'use client';
 
-import { ClipboardPaste, ListPlus, ScanLine } from 'lucide-react';
-import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { counterClock } from '@/core/haul/counterClock';
-import type { Haul, HaulLine } from '@/core/haul/haul';
 import { hygieneStep, type HygieneStep } from '@/core/haul/hygieneStep';
 import { workOrder } from '@/core/haul/workOrder';
 import type { ApplianceView } from '@/services/drawing';
-import { tapeWords } from '@/core/labels/tapeWords';
-import type { HaulPack, HaulView } from '@/services/haul';
-import type { HaulPlacesView, PlaceView } from '@/services/haulPlaces';
+import type { HaulView } from '@/services/haul';
+import type { HaulPlacesView } from '@/services/haulPlaces';
 import { ScanSheet } from '../devices/ScanSheet';
 import { usePrinter } from '../devices/usePrinter';
 import { useDoor } from '../door/DoorProvider';
-import { DoorError, fetchJson, sendCommands } from '../door/sendCommand';
 import { useVocabulary } from '../quickline/useVocabulary';
+import { datedByTurn } from './datedByTurn';
 import { HaulHead } from './HaulHead';
 import { offerIntake } from './haulIntake';
-import { HaulLines } from './HaulLines';
 import { LabelCard } from './LabelCard';
-import { newLines } from './newLines';
+import { LinesColumn } from './LinesColumn';
 import { PlacesPanel } from './PlacesPanel';
 import { PortionBench } from './PortionBench';
 import { PutAwayWalk } from './PutAwayWalk';
 import { StartHaul } from './StartHaul';
-import { PasteSheet, type TakenLine, UsualSheet } from './TakeLinesSheet';
+import { PasteSheet, UsualSheet } from './TakeLinesSheet';
+import { useBenchWork } from './useBenchWork';
 import { useHaul } from './useHaul';
 import { useNow } from './useNow';
 
@@ -36,17 +33,6 @@ const TABS = [
 ] as const;
 type Tab = (typeof TABS)[number][0];
 
-/** Packs with the labels of those that wait for their day in the freezer as they will be then. */
-function datedByTurn(packs: readonly HaulPack[], { places }: HaulPlacesView): HaulPack[] {
-  const later = new Map(
-    places.flatMap(({ packages }) => packages.map(({ id, label }) => [id, label] as const)),
-  );
-  return packs.map((pack) => {
-    const label = later.get(pack.id);
-    return label ? { ...pack, label, tape: tapeWords(label), to_freeze: false } : pack;
-  });
-}
-
 /** The intake bench: lines on the left, the chosen line's portions in the middle, places and labels on the right. */
 export function HaulBench({
   first,
@@ -57,7 +43,7 @@ export function HaulBench({
   firstPlaces: HaulPlacesView;
   appliances: ApplianceView[];
 }) {
-  const { act, tell, busy } = useDoor();
+  const { busy } = useDoor();
   const desk = useHaul(first, firstPlaces);
   const printer = usePrinter();
   const { vocabulary, fault } = useVocabulary();
@@ -83,28 +69,19 @@ export function HaulBench({
   const packs = useMemo(() => datedByTurn(view.packs, places), [view.packs, places]);
   const waiting = view.packs.filter((pack) => pack.waiting).length;
 
-  const desks = useRef({ view, vocabulary, haul, now });
-  useEffect(() => {
-    desks.current = { view, vocabulary, haul, now };
-  });
-
   const { reload } = desk;
-  const take = useCallback(
-    async (taken: readonly TakenLine[]): Promise<boolean> => {
-      const at = desks.current;
-      if (!at.haul || !at.vocabulary) return false;
-      try {
-        const { commands, ids } = newLines(taken, at.haul, at.view, at.vocabulary, at.now);
-        await sendCommands(commands);
-        void reload().then(() => setPicked(ids.at(-1) ?? null));
-        return true;
-      } catch (error) {
-        if (error instanceof DoorError) tell(error.message, 'error');
-        return false;
-      }
+  const { take, setHaul, pack, drop, place, finish } = useBenchWork({
+    desk,
+    vocabulary,
+    now,
+    print: printer.print,
+    onTaken: setPicked,
+    onPacked: (done) => {
+      // Who has gone on to another line meanwhile stays there.
+      setPicked((at) => (at !== null && done.has(at) ? null : at));
+      setTab('lines');
     },
-    [reload, tell],
-  );
+  });
   const isOpen = haul !== null && vocabulary !== null;
   useEffect(() => {
     if (!isOpen) return;
@@ -129,57 +106,6 @@ export function HaulBench({
   }
   if (!vocabulary) return <p className="card p-6 text-slate">Fetching the foods …</p>;
 
-  const setHaul = async (changes: Partial<Haul>): Promise<void> => {
-    try {
-      await sendCommands([{ type: 'haul.set', haul: haul.id, changes }]);
-    } catch (error) {
-      if (error instanceof DoorError) tell(error.message, 'error');
-    }
-    await reload();
-  };
-  const pack = async (lines: readonly { id: string; discard?: boolean }[]): Promise<void> => {
-    await desk.settle();
-    // What the door knows counts: somebody else may have changed a line.
-    const fresh = await fetchJson<HaulView>('/api/v1/haul').catch(() => view);
-    const told = lines.flatMap(({ id, discard = false }) => {
-      const line = fresh.lines.find((one) => one.id === id);
-      return line ? [{ line: id, version: line.version, discard }] : [];
-    });
-    if (told.length === 0) return;
-    const answer = await act({ type: 'haul.pack', haul: haul.id, lines: told });
-    const next = await desk.reload();
-    if (!answer || !next) return;
-    const done = new Set(lines.map(({ id }) => id));
-    // Who has gone on to another line meanwhile stays there.
-    setPicked((now) => (now !== null && done.has(now) ? null : now));
-    setTab('lines');
-    const later = await desk.readPlaces().catch(() => places);
-    printer.print(
-      datedByTurn(next.packs, later)
-        .filter((one) => done.has(one.line) && !one.gone)
-        .map(({ id, label }) => ({ id, ...label })),
-    );
-  };
-  const drop = async (line: HaulLine): Promise<void> => {
-    await desk.settle();
-    const version = desks.current.view.lines.find(({ id }) => id === line.id)?.version ?? line.version;
-    await act({ type: 'haul.drop', line: line.id, version });
-    setPicked(null);
-    await reload();
-  };
-  const place = ({ place: one, zone }: { place: PlaceView; zone: string | null }): void => {
-    const line = view.lines.find(({ id }) => id === one.line);
-    if (!line) return;
-    desk.change({
-      ...line,
-      parts: line.parts.map((part, at) => (at === one.part ? { ...part, zone } : part)),
-    });
-  };
-  const finish = async (): Promise<void> => {
-    await act({ type: 'haul.close', haul: haul.id });
-    await reload();
-    setWalking(false);
-  };
   const hygiene = hygieneStep(ordered, chosen?.line.id ?? null, haul.hygiene);
   const stepDone = (step: HygieneStep): void => void setHaul({ hygiene: [...haul.hygiene, step.id] });
   const rest = open.filter(({ line }) => line.id !== chosen?.line.id);
@@ -210,7 +136,7 @@ export function HaulBench({
             appliances={appliances}
             onDone={() => Promise.all([reload(), desk.readPlaces().catch(() => undefined)])}
             onPlace={place}
-            onFinish={() => void finish()}
+            onFinish={() => void finish().then(() => setWalking(false))}
           />
           <LabelCard desk={printer} packs={packs} />
         </div>
@@ -232,73 +158,23 @@ export function HaulBench({
             ))}
           </div>
           <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-4 lg:h-[calc(100dvh-13.75rem)] lg:min-h-[26rem] lg:grid-cols-[19rem_minmax(0,1fr)_19rem] lg:*:max-h-full lg:*:overflow-y-auto">
-            <section aria-label="Lines" className={`${on('lines')} space-y-3`}>
-              <div className="flex gap-2">
-                <button type="button" className="button flex-1 px-2" onClick={() => setShown('paste')}>
-                  <ClipboardPaste aria-hidden size={18} /> Paste
-                </button>
-                <button type="button" className="button flex-1 px-2" onClick={() => setShown('scan')}>
-                  <ScanLine aria-hidden size={18} /> Scan
-                </button>
-                <button type="button" className="button flex-1 px-2" onClick={() => setShown('usual')}>
-                  <ListPlus aria-hidden size={18} /> Usual
-                </button>
-              </div>
-              {view.lines.length === 0 ? (
-                <div className="card space-y-2 p-4">
-                  <p className="text-lg">One line for each thing on the counter.</p>
-                  <p className="text-slate">
-                    Type into the quick line at the foot, such as <b>haddock 1.2 kg / 2, half freeze</b>, or
-                    paste, scan or pick.
-                  </p>
-                  <button
-                    type="button"
-                    className="button"
-                    data-main="true"
-                    onClick={() => document.getElementById('quick-line')?.focus()}
-                  >
-                    Type the first line
-                  </button>
-                </div>
-              ) : (
-                <HaulLines
-                  open={open}
-                  packed={packed}
-                  packs={view.packs}
-                  chosen={chosen?.line.id ?? null}
-                  currency={vocabulary.currency}
-                  foodOf={(id) => vocabulary.foods.byId.get(id)}
-                  onChoose={(id) => {
-                    setPicked(id);
-                    goTo('portions');
-                  }}
-                />
-              )}
-              {hygiene?.id === 'after-raw' && (
-                <div role="status" className="card space-y-2 border-honey p-3">
-                  <p>{hygiene.says}</p>
-                  <button type="button" className="button" onClick={() => stepDone(hygiene)}>
-                    Done
-                  </button>
-                </div>
-              )}
-              {open.length > 1 && (
-                <button
-                  type="button"
-                  className="button w-full"
-                  disabled={busy}
-                  onClick={() => void pack(open.map(({ line }) => ({ id: line.id })))}
-                >
-                  Label all {open.length} as they are
-                </button>
-              )}
-              {open.length > 0 && (
-                <p className="text-[0.9375rem] text-slate">
-                  In the order of work: what presses, quick chills, then raw meat last, so that the board is
-                  scrubbed once.
-                </p>
-              )}
-            </section>
+            <div className={on('lines')}>
+              <LinesColumn
+                view={view}
+                open={open}
+                chosen={chosen?.line.id ?? null}
+                hygiene={hygiene?.id === 'after-raw' ? hygiene : null}
+                vocabulary={vocabulary}
+                busy={busy}
+                onShow={setShown}
+                onChoose={(id) => {
+                  setPicked(id);
+                  goTo('portions');
+                }}
+                onHygiene={stepDone}
+                onPackAll={() => void pack(open.map(({ line }) => ({ id: line.id })))}
+              />
+            </div>
             <div className={on('portions')}>
               {chosen ? (
                 <PortionBench
@@ -314,7 +190,7 @@ export function HaulBench({
                   nextName={next}
                   onChange={desk.change}
                   onPack={() => void pack([{ id: chosen.line.id }])}
-                  onDrop={() => void drop(chosen.line)}
+                  onDrop={() => void drop(chosen.line).then(() => setPicked(null))}
                   onDiscard={() => void pack([{ id: chosen.line.id, discard: true }])}
                   onHygiene={stepDone}
                 />

@@ -4,6 +4,12 @@ import type { Haul, HaulLine } from '@/core/haul/haul';
 import { sayAmount, sayMoney } from '@/core/units/sayAmount';
 import type { HaulView } from '@/services/haul';
 
+const FLAGS = [
+  ['coldBag', 'Cold bag'],
+  ['hot', 'Hot day'],
+  ['fastFreeze', 'Fast freeze'],
+] as const;
+
 function summary(lines: readonly HaulLine[], away: number, currency: string): string {
   const grams = lines.reduce((sum, { unit, amount }) => sum + (unit === 'pc' ? 0 : amount), 0);
   const minor = lines.reduce((sum, { priceMinor }) => sum + (priceMinor ?? 0), 0);
@@ -54,33 +60,18 @@ export function HaulHead({
         </p>
       </div>
       <div role="group" aria-label="What changes the clock" className="order-last flex gap-2 sm:order-none">
-        <button
-          type="button"
-          className="button"
-          aria-pressed={haul.coldBag}
-          data-main={haul.coldBag}
-          onClick={() => onChange({ coldBag: !haul.coldBag })}
-        >
-          Cold bag
-        </button>
-        <button
-          type="button"
-          className="button"
-          aria-pressed={haul.hot}
-          data-main={haul.hot}
-          onClick={() => onChange({ hot: !haul.hot })}
-        >
-          Hot day
-        </button>
-        <button
-          type="button"
-          className="button"
-          aria-pressed={haul.fastFreeze}
-          data-main={haul.fastFreeze}
-          onClick={() => onChange({ fastFreeze: !haul.fastFreeze })}
-        >
-          Fast freeze
-        </button>
+        {FLAGS.map(([flag, name]) => (
+          <button
+            key={flag}
+            type="button"
+            className="button"
+            aria-pressed={haul[flag]}
+            data-main={haul[flag]}
+            onClick={() => onChange({ [flag]: !haul[flag] })}
+          >
+            {name}
+          </button>
+        ))}
       </div>
       <button
         type="button"

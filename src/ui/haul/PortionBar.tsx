@@ -76,7 +76,7 @@ export function PortionBar({
                 {sayAmount(amount, line.unit)}
               </span>
             </span>
-            <span className="block truncate text-[0.9375rem]">
+            <span className={`truncate text-[0.9375rem] ${packs.length > 4 ? 'hidden sm:block' : 'block'}`}>
               {part.goes === 'freezer' ? (packingOf(part.packing).form ?? 'frozen') : GOAL_WORDS[part.goes]}
             </span>
           </button>

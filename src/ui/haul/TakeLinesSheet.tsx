@@ -2,6 +2,7 @@
 
 import { useMemo, useState } from 'react';
 import type { IntakeLine } from '@/core/ledger/intakeLine';
+import { plainLine } from '@/core/quickline/plainLine';
 import { parseQuickLine } from '@/core/quickline/parseQuickLine';
 import type { QuickReading } from '@/core/quickline/quickLine';
 import { readHalf } from '@/core/quickline/readHalf';
@@ -145,20 +146,7 @@ export function UsualSheet({
     key: string,
     told: { food: string; called: string; amount: number; unit: IntakeLine['unit'] },
   ): Promise<void> => {
-    const line: IntakeLine = {
-      ...told,
-      packs: 1,
-      form: null,
-      wrap: null,
-      priceMinor: null,
-      zone: null,
-      printed: null,
-      start: { did: 'bought', on: today },
-      openedOn: null,
-      frozenOn: null,
-      blanched: true,
-      note: '',
-    };
+    const line = plainLine(told, today);
     if (await onTake([{ line, half: false }])) setTaken((all) => [...all, key]);
   };
   const list = (

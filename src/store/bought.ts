@@ -1,0 +1,43 @@
+import type { Lot } from '@/core/ledger/package';
+import type { Sql } from './database';
+
+/** What was bought: the newest lots first. */
+export interface BoughtLot {
+  foodId: string;
+  startOn: string;
+  amount: number;
+  unit: Lot['unit'];
+  priceMinor: number | null;
+}
+
+/** Lots bought since a day, the newest first (EXPLAIN: range over lot_start). */
+export async function readBought(
+  sql: Sql,
+  householdId: number,
+  since: string,
+  limit: number,
+): Promise<BoughtLot[]> {
+  const rows = await sql.rows<{
+    food_id: string;
+    start_on: string;
+    amount: number;
+    unit: Lot['unit'];
+    price_minor: number | null;
+  }>(
+    `SELECT food_id, start_on, amount, unit, price_minor
+       FROM lot
+      WHERE household_id = :householdId
+        AND start_on >= :since
+        AND did = 'bought'
+      ORDER BY start_on DESC, id DESC
+      LIMIT :limit`,
+    { householdId, since, limit },
+  );
+  return rows.map((row) => ({
+    foodId: row.food_id,
+    startOn: row.start_on,
+    amount: row.amount,
+    unit: row.unit,
+    priceMinor: row.price_minor,
+  }));
+}

@@ -1,0 +1,111 @@
+'use client';
+
+import { useCallback, useEffect, useRef } from 'react';
+import type { Haul, HaulLine } from '@/core/haul/haul';
+import type { Strip } from '@/devices/labelPrinter';
+import type { HaulView } from '@/services/haul';
+import type { PlaceView } from '@/services/haulPlaces';
+import { useDoor } from '../door/DoorProvider';
+import { DoorError, fetchJson, sendCommands } from '../door/sendCommand';
+import type { KnownVocabulary } from '../quickline/useVocabulary';
+import { datedByTurn } from './datedByTurn';
+import { newLines } from './newLines';
+import type { TakenLine } from './TakeLinesSheet';
+import type { HaulDesk } from './useHaul';
+
+/** What is done at the bench, each through the one door; whatever was typed is saved before. */
+export function useBenchWork({
+  desk,
+  vocabulary,
+  now,
+  print,
+  onTaken,
+  onPacked,
+}: {
+  desk: HaulDesk;
+  vocabulary: KnownVocabulary | null;
+  now: string;
+  print: (strips: readonly Strip[]) => void;
+  /** A line was taken onto the bench; it is the one to work on. */
+  onTaken: (id: string | null) => void;
+  onPacked: (lines: ReadonlySet<string>) => void;
+}) {
+  const { act, tell } = useDoor();
+  const { view, places, reload } = desk;
+  const { haul } = view;
+  const present = useRef({ view, vocabulary, haul, now, onTaken });
+  useEffect(() => {
+    present.current = { view, vocabulary, haul, now, onTaken };
+  });
+
+  const take = useCallback(
+    async (taken: readonly TakenLine[]): Promise<boolean> => {
+      const at = present.current;
+      if (!at.haul || !at.vocabulary) return false;
+      try {
+        const { commands, ids } = newLines(taken, at.haul, at.view, at.vocabulary, at.now);
+        await sendCommands(commands);
+        void reload().then(() => at.onTaken(ids.at(-1) ?? null));
+        return true;
+      } catch (error) {
+        if (error instanceof DoorError) tell(error.message, 'error');
+        return false;
+      }
+    },
+    [reload, tell],
+  );
+
+  const setHaul = async (changes: Partial<Haul>): Promise<void> => {
+    try {
+      await sendCommands([{ type: 'haul.set', haul: haul?.id, changes }]);
+    } catch (error) {
+      if (error instanceof DoorError) tell(error.message, 'error');
+    }
+    await reload();
+  };
+
+  const pack = async (lines: readonly { id: string; discard?: boolean }[]): Promise<void> => {
+    await desk.settle();
+    // What the door knows counts: somebody else may have changed a line.
+    const fresh = await fetchJson<HaulView>('/api/v1/haul').catch(() => view);
+    const told = lines.flatMap(({ id, discard = false }) => {
+      const line = fresh.lines.find((one) => one.id === id);
+      return line ? [{ line: id, version: line.version, discard }] : [];
+    });
+    if (told.length === 0) return;
+    const answer = await act({ type: 'haul.pack', haul: haul?.id, lines: told });
+    const next = await reload();
+    if (!answer || !next) return;
+    const done = new Set(lines.map(({ id }) => id));
+    onPacked(done);
+    const later = await desk.readPlaces().catch(() => places);
+    print(
+      datedByTurn(next.packs, later)
+        .filter((one) => done.has(one.line) && !one.gone)
+        .map(({ id, label }) => ({ id, ...label })),
+    );
+  };
+
+  const drop = async (line: HaulLine): Promise<void> => {
+    await desk.settle();
+    const version = present.current.view.lines.find(({ id }) => id === line.id)?.version ?? line.version;
+    await act({ type: 'haul.drop', line: line.id, version });
+    await reload();
+  };
+
+  const place = ({ place: one, zone }: { place: PlaceView; zone: string | null }): void => {
+    const line = view.lines.find(({ id }) => id === one.line);
+    if (!line) return;
+    desk.change({
+      ...line,
+      parts: line.parts.map((part, at) => (at === one.part ? { ...part, zone } : part)),
+    });
+  };
+
+  const finish = async (): Promise<void> => {
+    await act({ type: 'haul.close', haul: haul?.id });
+    await reload();
+  };
+
+  return { take, setHaul, pack, drop, place, finish };
+}
