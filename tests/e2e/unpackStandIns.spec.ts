@@ -21,6 +21,7 @@ async function clearBench(page: Page): Promise<void> {
   await send(page, { type: 'haul.close', haul: haul.id });
 }
 
+test.beforeEach(async ({ page }) => clearBench(page));
 test.afterEach(async ({ page }) => clearBench(page));
 
 test('the scale settles, creeps, gives up over its load and goes in mid-weighing; what was weighed stays', async ({
