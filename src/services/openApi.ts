@@ -4,6 +4,7 @@ import { COMMAND_TYPES } from '@/core/ledger/command';
 import { allocationSchema } from './allocation';
 import { placementSchema } from './placement';
 import { commandSchemas } from './commands/commandSchemas';
+import { cutForecastSchema } from './cutForecast';
 import { keepingSchema, portionsSchema } from './estimates';
 import { freezeSchema, thawSchema } from './heat';
 import { outageSchema, stockOutageSchema } from './outage';
@@ -160,6 +161,7 @@ export function openApi() {
       '/api/v1/estimates/keeping': send('Dates of a food from its history', swagger(keepingSchema)),
       '/api/v1/estimates/thaw': send('Hours to thaw, with the curve', swagger(thawSchema)),
       '/api/v1/estimates/freeze': send('Hours to freeze, with the curve', swagger(freezeSchema)),
+      '/api/v1/estimates/outage': send('How a compartment warms without power', swagger(cutForecastSchema)),
       '/api/v1/estimates/placement': send('A place for each package of a haul', swagger(placementSchema)),
       '/api/v1/estimates/portions': send('Split a lot into packs', swagger(portionsSchema)),
       '/api/v1/estimates/allocation': send('Which packages an amount comes from', swagger(allocationSchema)),

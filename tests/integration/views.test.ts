@@ -88,6 +88,20 @@ describe('reads', () => {
 });
 
 describe('calculators', () => {
+  it('forecasts a power cut, and refuses what is no appliance', async () => {
+    const chest = { kind: 'chest', litres: 250, fill: 0.8, start_c: -18 };
+    const request = { appliance: chest, readings: [{ at_h: 5, c: -9.5 }], hours: 48, samples: 400, seed: 7 };
+    const { status, body } = await post('/api/v1/estimates/outage', request);
+    expect(status).toBe(200);
+    expect(body).toMatchObject({ published_limit_h: 38.4, with_readings: true });
+    expect(body.band).toHaveLength(49);
+    expect(body.band[0].p50).toBeLessThan(-15);
+    expect(body.safe_until_h).toBeLessThanOrEqual(38.4);
+    expect((await post('/api/v1/estimates/outage', request)).body).toEqual(body);
+    const oven = { ...request, appliance: { ...chest, kind: 'oven' } };
+    expect((await post('/api/v1/estimates/outage', oven)).status).toBe(400);
+  });
+
   it('keeping: the example of the API page', async () => {
     const { body } = await post('/api/v1/estimates/keeping', {
       food: 'Beef mince',

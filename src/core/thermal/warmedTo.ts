@@ -2,7 +2,7 @@ import { columnAt, enthalpyAt, heatTable } from './heatTable';
 import type { ThermalFood } from './foodProperties';
 
 /** The mixed load of a household freezer (THERMAL 2). */
-const MIXED: ThermalFood = {
+export const MIXED: ThermalFood = {
   composition: { water: 0.7, protein: 0.15, fat: 0.08, carbohydrate: 0.05, fibre: 0.01, ash: 0.01 },
   freezingPointC: -1,
   porosity: 0,

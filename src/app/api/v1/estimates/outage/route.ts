@@ -1,0 +1,5 @@
+import { estimateOutage } from '@/services/cutForecast';
+import { readBody, respond } from '../../respond';
+
+export const POST = (request: Request): Promise<Response> =>
+  respond(async () => estimateOutage(await readBody(request)));
