@@ -201,6 +201,17 @@ test('the bench asks at two hours, warns before, and a bulk pack takes few strok
     await later(300);
     await asks.getByRole('button', { name: 'Throw it out' }).click();
     await expect(page.getByRole('status').filter({ hasText: 'threw out Cod' })).toBeVisible();
+
+    // Six litres of soup are more than the chest takes in a day: the other freezer takes some of it today.
+    await tellLine(page, 'chowder 6 l / 15 tub cooked', 'Chowder');
+    await expect
+      .poll(async () => {
+        const { freezing } = (await (await page.request.get(`${base}/api/v1/haul/places`)).json()) as {
+          freezing: { days: { day: number }[] }[];
+        };
+        return freezing.filter(({ days }) => days.some(({ day }) => day === 1)).length;
+      })
+      .toBe(2);
     const bench = await readBench(page, base);
     expect(
       bench.packs.filter(({ line }) => line === bench.lines.find(({ called }) => called === 'Cod')?.id),

@@ -127,19 +127,6 @@ describe('a haul behind the door', () => {
     ).toBe(true);
   });
 
-  it('what one freezer cannot take today goes into another that can', async () => {
-    const haul = await begin();
-    const soup = { food: 'seafood-chowder', unit: 'ml', amount: 6000, start: { did: 'cooked', on: today() } };
-    const part = { packing: 'tub', container: null, goes: 'freezer', zone: null };
-    await tell(lineOf(haul, { ...soup, parts: [{ ...part, amounts: Array(15).fill(400) }] }));
-    const { body } = await get('/api/v1/haul/places');
-    const first = (freezer: { days: { day: number; grams: number }[] }): number =>
-      freezer.days.find(({ day }) => day === 1)?.grams ?? 0;
-    expect(body.freezing.filter((freezer: Parameters<typeof first>[0]) => first(freezer) > 0)).toHaveLength(
-      2,
-    );
-  });
-
   it('a code is learned, answers from then on, and an undo unlearns it', async () => {
     const means = { food: 'quark', called: 'Quark', amount: 500, unit: 'g' };
     expect((await get('/api/v1/codes/2012345000032')).body.means).toBeNull();
