@@ -4,11 +4,11 @@ import { fromJson, type Sql, toSqlInstant } from './database';
 
 const toPackage = (row: { image: unknown }): Package => fromJson<Package>(row.image);
 
-/** The packages with these ids, locked until the transaction ends. */
-export async function lockPackages(
+async function packagesById(
   sql: Sql,
   householdId: number,
   ids: readonly string[],
+  locking: '' | 'FOR UPDATE',
 ): Promise<Map<string, Package>> {
   if (ids.length === 0) return new Map();
   const rows = await sql.rows<{ image: unknown }>(
@@ -17,11 +17,19 @@ export async function lockPackages(
       WHERE household_id = :householdId
         AND id IN (:ids)
       ORDER BY id
-        FOR UPDATE`,
+      ${locking}`,
     { householdId, ids: [...ids].sort() },
   );
   return new Map(rows.map(toPackage).map((found) => [found.id, found]));
 }
+
+/** The packages with these ids, locked until the transaction ends. */
+export const lockPackages = (sql: Sql, householdId: number, ids: readonly string[]) =>
+  packagesById(sql, householdId, ids, 'FOR UPDATE');
+
+/** Packages by id, whatever became of them. */
+export const readPackages = (sql: Sql, householdId: number, ids: readonly string[]) =>
+  packagesById(sql, householdId, ids, '');
 
 export async function readPackageByCode(
   sql: Sql,
@@ -282,23 +290,6 @@ async function putPassings(sql: Sql, householdId: number, image: Package): Promi
       { householdId, id: image.id, passedOn },
     );
   }
-}
-
-/** Packages by id, whatever became of them. */
-export async function readPackages(
-  sql: Sql,
-  householdId: number,
-  ids: readonly string[],
-): Promise<Map<string, Package>> {
-  if (ids.length === 0) return new Map();
-  const rows = await sql.rows<{ image: unknown }>(
-    `SELECT image
-       FROM package
-      WHERE household_id = :householdId
-        AND id IN (:ids)`,
-    { householdId, ids },
-  );
-  return new Map(rows.map(toPackage).map((found) => [found.id, found]));
 }
 
 /** Packages that were frozen or came in frozen since an instant and are still in the store. */
