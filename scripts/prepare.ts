@@ -1,5 +1,6 @@
 import { BadReference, loadReference } from '../src/services/reference';
 import { resetDemo, seedWhenEmpty } from '../src/services/demo';
+import { renewFigures } from '../src/services/renewFigures';
 import { renewMeasures } from '../src/services/renewMeasures';
 import { closeDatabase } from '../src/store/database';
 import { migrate } from '../src/store/migrations';
@@ -11,6 +12,7 @@ async function prepare(): Promise<void> {
   if (await loadReference()) console.log('Reference data: loaded');
   const measured = await renewMeasures();
   if (measured > 0) console.log(`Packages: ${measured} measured anew`);
+  if ((await renewFigures()) > 0) console.log('Packages: dated earlier by stricter figures; the ledger says which');
   if (process.argv.includes('--reset')) {
     await resetDemo();
     console.log('Demo household: begun again');

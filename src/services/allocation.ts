@@ -51,6 +51,8 @@ export async function readAllocation(body: unknown): Promise<AllocationView> {
   const result = allocateAmount(packages, request, {
     today,
     at,
+    now: at,
+    nowOn: today,
     caution: household.settings.caution,
     food: (id): Food => reference.byId.get(id) ?? foodNamed(reference.index, id),
   });

@@ -14,7 +14,7 @@ export type HouseholdContext = ViewContext & { household: Household };
 export const viewContext = cache(async (): Promise<HouseholdContext> => {
   const household = await ourHousehold();
   const [reference, kitchen] = await Promise.all([
-    referenceOf(household.id),
+    referenceOf(household),
     readKitchen(sql(), household.id),
   ]);
   return { household, reference, kitchen, today: todayIn(household.timeZone), at: now() };

@@ -22,7 +22,7 @@ export function toCounter(views: readonly PackageView[], at: string): CounterIte
       amount_words: view.amount_words,
       controlled: view.controlled,
       state: view.state,
-      minutes_left: view.controlled ? counterMinutesLeft(view.counter_minutes, view.counter_since, at) : null,
+      minutes_left: view.controlled ? counterMinutesLeft(view.counter_minutes, view.counter_since, at, view.state) : null,
     }))
     .sort((a, b) => (a.minutes_left ?? 9999) - (b.minutes_left ?? 9999));
 }

@@ -19,7 +19,7 @@ import { parseQuickLine } from '@/core/quickline/parseQuickLine';
 import type { QuickVocabulary } from '@/core/quickline/quickLine';
 import { sql, transaction } from '@/store/database';
 import { putFood } from '@/store/foods';
-import { addHousehold, clearHouseholds, readHousehold } from '@/store/households';
+import { addHousehold, clearHouseholds, readHousehold, renewFiguresVersion } from '@/store/households';
 import { putContainer } from '@/store/containers';
 import { putMeasured } from '@/store/readings';
 import { readStock } from '@/store/packages';
@@ -29,7 +29,7 @@ import { drawIn } from './commands/applyDecision';
 import { newFeedKey } from './commands/loadWorld';
 import { runCommands } from './commands/runCommands';
 import { readVocabulary } from './foods';
-import { forgetReference, foodNamed, ourHousehold, referenceOf } from './household';
+import { foodNamed, loadReference, ourHousehold, referenceOf } from './household';
 import { toApiLine } from './commands/apiLine';
 
 interface DemoZone extends Partial<DrawnZone> {
@@ -145,11 +145,11 @@ async function addKitchen(demo: DemoHousehold): Promise<void> {
         lastOn: addDays(todayIn(demo.household.timeZone), -daysAgo),
       });
     }
-    const { index } = await referenceOf(householdId);
+    const { index } = await loadReference(db, householdId);
     for (const { copy, ...own } of demo.foods)
       await putFood(db, householdId, { ...foodNamed(index, copy), ...own });
+    await renewFiguresVersion(db, householdId);
   });
-  forgetReference();
 }
 
 /** Runs `work` while the clock stands at an instant, so that the ledger of the demo is as old as its food. */
@@ -180,7 +180,7 @@ async function storeLines(lines: string[], instant: string): Promise<void> {
 async function runEvent(event: DemoEvent, instant: string): Promise<void> {
   await atInstant(instant, async () => {
     const household = await ourHousehold();
-    const { index } = await referenceOf(household.id);
+    const { index } = await referenceOf(household);
     const { id: foodId } = foodNamed(index, event.food);
     const [found] = await readStock(sql(), household.id, {
       foodIds: [foodId],
@@ -241,6 +241,5 @@ export async function seedWhenEmpty(): Promise<boolean> {
 /** Throws away every household of this database and begins again with the demo. */
 export async function resetDemo(): Promise<void> {
   await transaction(clearHouseholds);
-  forgetReference();
   await seedDemo();
 }

@@ -99,7 +99,7 @@ interface KeepingRequest {
 export async function estimateKeeping(body: unknown) {
   const request = validate<KeepingRequest>(keepingSchema, body);
   const household = await ourHousehold();
-  const { index } = await referenceOf(household.id);
+  const { index } = await referenceOf(household);
   const food = foodNamed(index, request.food);
   const today = request.today ?? todayIn(household.timeZone);
   const keeping = judgeKeeping(food, request.history, today, {
@@ -228,7 +228,7 @@ function toFill(container: PortionsRequest['container'], food: Food, largestG: n
 export async function estimatePortions(body: unknown) {
   const request = validate<PortionsRequest>(portionsSchema, body);
   const household = await ourHousehold();
-  const { index } = await referenceOf(household.id);
+  const { index } = await referenceOf(household);
   const { container } = request;
   const bag =
     container?.kind === 'bag' && container.length_mm && container.width_mm

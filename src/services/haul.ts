@@ -102,7 +102,7 @@ function labelled(item: Package, part: HaulPart | undefined, context: HouseholdC
   const food = context.reference.byId.get(item.foodId);
   const freezes = part?.goes === 'freezer' && item.counterSince !== null && item.state !== 'frozen';
   const { today, at, household } = context;
-  const shown = freezes && food ? asFrozen(item, food, today, at, household.settings.caution) : item;
+  const shown = freezes && food ? asFrozen(item, food, today, household.settings.caution) : item;
   const label = labelText(shown, food);
   return { label, tape: tapeWords(label), to_freeze: shown !== item };
 }

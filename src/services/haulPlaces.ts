@@ -85,7 +85,7 @@ function toPlace(
       code: item.code,
       label:
         day > 1
-          ? labelText(asFrozen(item, group.food, frozenOn, at, household.settings.caution), group.food)
+          ? labelText(asFrozen(item, group.food, frozenOn, household.settings.caution), group.food)
           : null,
     })),
     goes: group.part.goes,

@@ -115,7 +115,7 @@ async function foodOf(request: HeatRequest): Promise<{ thermal: ThermalFood; foo
     return { thermal: { composition, freezingPointC, porosity: 0 }, food: null };
   }
   const household = await ourHousehold();
-  const { index } = await referenceOf(household.id);
+  const { index } = await referenceOf(household);
   const food = foodNamed(index, request.food ?? '');
   return { thermal: thermalFood(food), food };
 }

@@ -1,6 +1,6 @@
 import type { Food } from '@/core/foods/food';
 import { findFood, type FoodIndex, indexFoods } from '@/core/foods/findFood';
-import type { OutageClass } from '@/core/outage/outageClass';
+import { type OutageClass, warmHoursOf } from '@/core/outage/outageClass';
 import { type Wish, wishedFood } from '@/core/foods/wish';
 import { Refusal } from '@/core/refusal';
 import { type Sql, sql } from '@/store/database';
@@ -34,10 +34,9 @@ export interface Reference {
 /** A food, whether it is the household's own, and whether it may still be named. */
 export type ListedFood = Food & { own: boolean; retired: boolean };
 
-const KEPT_MS = 5_000;
 // One for the process, also over the several bundles of a build: what one forgets, all forget.
 const shared = globalThis as typeof globalThis & {
-  orderlyFrostFoods?: Map<number, { until: number; reference: Promise<Reference> }>;
+  orderlyFrostFoods?: Map<number, { figures: string; reference: Promise<Reference> }>;
 };
 const kept = (shared.orderlyFrostFoods ??= new Map());
 
@@ -54,8 +53,11 @@ function withWish(food: ListedFood, wish: Wish | undefined): ListedFood {
 
 /** Reads foods, wishes and classes afresh. */
 export async function loadReference(db: Sql, householdId: number): Promise<Reference> {
-  const rows = await readFoodRows(db, householdId);
   const classes = await readOutageClasses(db);
+  const rows = (await readFoodRows(db, householdId)).map((food) => ({
+    ...food,
+    ...warmHoursOf(classes.get(food.outageClass)),
+  }));
   const wishes = await readWishes(db, householdId);
   const foods = rows.map((food) => withWish(food, wishes.get(food.id)));
   const byId = new Map(foods.map((food) => [food.id, food]));
@@ -63,13 +65,18 @@ export async function loadReference(db: Sql, householdId: number): Promise<Refer
   return { classes, foods, byId, plain, wishes, index: indexFoods(foods.filter(({ retired }) => !retired)) };
 }
 
-/** Foods and outage classes of a household; kept for a few seconds, since they hardly ever change. */
-export function referenceOf(householdId: number): Promise<Reference> {
-  const found = kept.get(householdId);
-  if (found && found.until > Date.now()) return found.reference;
-  const reference = loadReference(sql(), householdId);
-  kept.set(householdId, { until: Date.now() + KEPT_MS, reference });
-  reference.catch(() => kept.delete(householdId));
+/**
+ * Foods and outage classes of a household; kept until its figures are others ({@link Household.figures}), whichever server
+ * copy changed them.
+ *
+ * @param db where to read them; inside a transaction its own, so that what was just set counts
+ */
+export function referenceOf({ id, figures }: Pick<Household, 'id' | 'figures'>, db = sql()): Promise<Reference> {
+  const found = kept.get(id);
+  if (found?.figures === figures) return found.reference;
+  const reference = loadReference(db, id);
+  kept.set(id, { figures, reference });
+  reference.catch(() => kept.delete(id));
   return reference;
 }
 
@@ -93,9 +100,4 @@ export function foodNamed(index: FoodIndex, text: string): Food {
       ],
     },
   );
-}
-
-/** Forgets what is kept of the foods, after they were changed. */
-export function forgetReference(): void {
-  kept.clear();
 }

@@ -146,7 +146,7 @@ export async function printLabels(query: {
     const item = found.get(code);
     if (!item) throw new Problem(404, 'not-found', 'One of the packages is not known in this household.');
     const food = reference.byId.get(item.foodId);
-    const shown = query.freezing.includes(code) && food ? asFrozen(item, food, today, at, caution) : item;
+    const shown = query.freezing.includes(code) && food ? asFrozen(item, food, today, caution) : item;
     return { ...labelText(shown, food), address: `${publicUrl()}/p/${item.code}` };
   });
   return drawLabels(labels, size, query.startAt);

@@ -96,7 +96,7 @@ function classOf(reference: Reference, id: string): OutageClass {
 export async function judgeOutageRequest(body: unknown): Promise<{ verdicts: ItemVerdict[] }> {
   const request = validate<OutageRequest>(outageSchema, body);
   const household = await ourHousehold();
-  const reference = await referenceOf(household.id);
+  const reference = await referenceOf(household);
   const items = request.items.map((item) => {
     const food = foodNamed(reference.index, item.food);
     return {

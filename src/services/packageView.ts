@@ -113,9 +113,7 @@ export function toPackageView(found: Package, { reference, kitchen, today, at }:
   const zone = kitchen.zones.find(({ id }) => id === found.zoneId);
   const governing = { date: found.governingDate, kind: found.governingKind };
   const overTime =
-    food.controlled &&
-    found.state !== 'frozen' &&
-    counterMinutesLeft(found.counterMinutes, found.counterSince, at) < 0;
+    food.controlled && counterMinutesLeft(found.counterMinutes, found.counterSince, at, found.state) <= 0;
   const condemned = found.condemned || overTime;
   const standing = keepingOn(
     { state: found.state, useBy: found.useBy, bestBy: found.bestBy, governing, condemned },

@@ -261,7 +261,7 @@ export async function solvePlacement<Zone extends PlacingZone>(
 export async function estimatePlacement(body: unknown) {
   const request = validate<PlacementRequest>(placementSchema, body);
   const household = await ourHousehold();
-  const { index } = await referenceOf(household.id);
+  const { index } = await referenceOf(household);
   const zones = request.zones.map(toZone);
   const unknown = request.contents.find(({ zone }) => !zones.some(({ id: zoneId }) => zoneId === zone));
   if (unknown) {

@@ -8,9 +8,12 @@ export interface Household {
   timeZone: string;
   currency: string;
   settings: HouseholdSettings;
+  /** Another text whenever its figures are others: the reference, its wishes, its own foods. */
+  figures: string;
 }
 
 interface HouseholdRow {
+  figures: string;
   notify_at: string;
   lead_chilled: number;
   lead_frozen: number;
@@ -34,13 +37,18 @@ const toHousehold = (row: HouseholdRow): Household => ({
     leadFrozen: row.lead_frozen,
     feedKey: row.feed_key,
   },
+  figures: row.figures,
 });
+
+const HOUSEHOLD = `SELECT id, name, time_zone, currency, caution, notify_at, lead_chilled, lead_frozen, feed_key,
+            CONCAT(figures_version, ':',
+                   COALESCE((SELECT digest FROM reference_file WHERE reference_file.name = 'reference'), '')) AS figures
+       FROM household`;
 
 /** The household with this id, or the first one when `id` is null. */
 export async function readHousehold(sql: Sql, id: number | null): Promise<Household | null> {
   const [row] = await sql.rows<HouseholdRow>(
-    `SELECT id, name, time_zone, currency, caution, notify_at, lead_chilled, lead_frozen, feed_key
-       FROM household
+    `${HOUSEHOLD}
       WHERE :id IS NULL
          OR id = :id
       ORDER BY id
@@ -50,7 +58,20 @@ export async function readHousehold(sql: Sql, id: number | null): Promise<Househ
   return row ? toHousehold(row) : null;
 }
 
-export async function addHousehold(sql: Sql, household: Omit<Household, 'id'>): Promise<number> {
+/** Ids of all households of this database. */
+export async function readHouseholdIds(sql: Sql): Promise<number[]> {
+  const rows = await sql.rows<{ id: number }>(`SELECT id FROM household ORDER BY id`);
+  return rows.map(({ id }) => id);
+}
+
+/** Says that the household's figures are others now; in the transaction that changes them. */
+export async function renewFiguresVersion(sql: Sql, householdId: number): Promise<void> {
+  await sql.run(`UPDATE household SET figures_version = figures_version + 1 WHERE id = :householdId`, {
+    householdId,
+  });
+}
+
+export async function addHousehold(sql: Sql, household: Omit<Household, 'id' | 'figures'>): Promise<number> {
   const { insertId } = await sql.run(
     `INSERT INTO household (name, time_zone, currency, caution, notify_at, lead_chilled, lead_frozen, feed_key)
      VALUES (:name, :timeZone, :currency, :caution, :notifyAt, :leadChilled, :leadFrozen, :feedKey)`,
@@ -86,9 +107,13 @@ export async function putFeedKey(sql: Sql, householdId: number, feedKey: string)
 /**
  * Makes the household's changes wait for each other: its row stays locked until the transaction ends. Without this two
  * hauls at once would each share the row (foreign key) and then both want it alone (codes), a deadlock every time.
+ *
+ * @returns the household as it is under the lock: caution, settings and the mark of its figures
  */
-export async function lockHousehold(sql: Sql, householdId: number): Promise<void> {
+export async function lockHousehold(sql: Sql, householdId: number): Promise<Household | null> {
+  // A statement of its own: a read beside it would look at the rows as they were before the lock was had.
   await sql.rows(`SELECT id FROM household WHERE id = :householdId FOR UPDATE`, { householdId });
+  return readHousehold(sql, householdId);
 }
 
 /**

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
-import { fitsIn, hardFault, isCalled } from '@/core/placement/hardRules';
+import { isCalled } from '@/core/foods/isCalled';
+import { fitsIn, hardFault } from '@/core/placement/hardRules';
 import { mayDrip } from '@/core/placement/neighbours';
 import { isExposed, isFreezerZone, isRaw, type PlacingZone } from '@/core/placement/placing';
 import { food } from '../fixtures/reference';

@@ -38,6 +38,8 @@ export interface Food {
   openedDaysMax: number | null;
   thawedDays: number | null;
   counterDaysMax: number | null;
+  /** Hours out of the cold once it is open, where its outage class discards above a higher threshold only (K10). */
+  warmHours?: number;
   freezerMonthsMin: number | null;
   freezerMonthsMax: number | null;
   freezeFit: FreezeFit;

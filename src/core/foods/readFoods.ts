@@ -1,5 +1,5 @@
 import type { OutageClass } from '../outage/outageClass';
-import { isControlled } from '../outage/outageClass';
+import { isControlled, warmHoursOf } from '../outage/outageClass';
 import { ETHYLENE, FREEZE_FITS, type Food, HOMES, READINESS } from './food';
 import { foodKey } from './foodKey';
 import { RowReader, type TableFault, type TableRow } from './readTable';
@@ -67,6 +67,7 @@ function readFood(row: RowReader, classes: ReadonlyMap<string, OutageClass>): Fo
     openedDaysMax,
     thawedDays: row.number('thawed_days', 0, 1000),
     counterDaysMax,
+    ...warmHoursOf(found),
     freezerMonthsMin,
     freezerMonthsMax,
     freezeFit,

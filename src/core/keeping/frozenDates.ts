@@ -3,7 +3,7 @@ import { sayPlainDate } from '../calendar/sayDate';
 import type { Food } from '../foods/food';
 import { Refusal } from '../refusal';
 import type { Wrap } from './history';
-import { type KeepingCase, type KeepingState, noteRule, setDates } from './keepingState';
+import { type KeepingCase, type KeepingState, newCaps, noteRule, setDates } from './keepingState';
 import { frozenLife } from './frozenLife';
 import { days } from './startDates';
 
@@ -21,8 +21,8 @@ const WRAP_WORDS: Record<Wrap, string> = {
 };
 
 /** What is to be thrown out (K10, K12) is not put to sleep either. @throws Refusal with the given rule */
-export function refuseCondemned(state: KeepingState, rule: string): void {
-  if (state.condemned) {
+export function refuseCondemned(state: KeepingState, { recorded }: KeepingCase, rule: string): void {
+  if (state.condemned && !recorded) {
     throw new Refusal(rule, 'It is to be thrown out: found bad, or out of the cold for too long.');
   }
 }
@@ -47,20 +47,27 @@ export function sleep(
   state.daysRemembered = state.useBy === null ? null : Math.max(0, daysBetween(on, state.useBy));
   state.state = 'frozen';
   state.thawed = null;
+  newCaps(state);
   setDates(state, line.rule, { useBy: null, bestBy }, line.says, line.source);
 }
 
 /**
  * Rule K5: freezing stops the safety clock while the food stays at −18 °C or colder; what is left is a quality date.
  *
+ * @param celsius of the freezer zone
  * @throws Refusal K5 when it is frozen already, does not freeze well, or is past its use by
  */
-export function frozenDates(state: KeepingState, kase: KeepingCase, on: CalendarDate): void {
+export function frozenDates(
+  state: KeepingState,
+  kase: KeepingCase,
+  on: CalendarDate,
+  celsius = kase.conditions.freezerC,
+): void {
   const { food, conditions } = kase;
   if (state.state === 'frozen') throw new Refusal('K5', 'It is frozen already.');
-  refuseCondemned(state, 'K5');
-  refuseUnfit(food, state, on);
-  const { months, rate, limit, bestBy } = frozenLife(kase, on, conditions.freezerC);
+  refuseCondemned(state, kase, 'K5');
+  if (!kase.recorded) refuseUnfit(food, state, on);
+  const { months, rate, limit, bestBy } = frozenLife(kase, on, celsius);
   const left = state.useBy === null ? null : Math.max(0, daysBetween(on, state.useBy));
   const kept = left === null ? '' : ` ${days(left)} of its fridge time are left for after thawing.`;
   sleep(state, on, bestBy, {
@@ -68,7 +75,7 @@ export function frozenDates(state: KeepingState, kase: KeepingCase, on: Calendar
     says: `Frozen ${WRAP_WORDS[conditions.wrap]}: best within ${sayMonths(months)}.${kept}`,
     source: food.source,
   });
-  state.celsius = conditions.freezerC;
+  state.celsius = celsius;
   if (limit) noteRule(state, 'K5', limit.says, food.source);
   if (food.freezeFit === 'poor') {
     noteRule(
@@ -78,14 +85,17 @@ export function frozenDates(state: KeepingState, kase: KeepingCase, on: Calendar
       food.source,
     );
   }
-  if (rate > 1) {
-    noteRule(
-      state,
-      'K9',
-      `The freezer stands at ${conditions.freezerC} °C, not −18: it loses quality ${rate.toFixed(1)} times as fast.`,
-      'our fit to public time and temperature data',
-    );
-  }
+  if (rate > 1) noteWarmFreezer(state, celsius, rate);
+}
+
+/** The line of the trail for a freezer that is not at −18 °C (K9). */
+export function noteWarmFreezer(state: KeepingState, celsius: number, rate: number): void {
+  noteRule(
+    state,
+    'K9',
+    `The freezer stands at ${celsius} °C, not −18: it loses quality ${rate.toFixed(1)} times as fast.`,
+    'our fit to public time and temperature data',
+  );
 }
 
 /** "3½ months", "1 month", "2.1 months". */

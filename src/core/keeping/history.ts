@@ -47,11 +47,11 @@ export type PackageState = (typeof STATES)[number];
 
 /** Something that happened to a package, on a calendar day of the household. */
 export type HistoryEvent =
-  | { did: Start; on: CalendarDate }
-  | {
-      did: 'opened' | 'frozen' | 'thawing' | 'refrozen' | 'found-turning' | 'found-bad' | 'kept-out';
-      on: CalendarDate;
-    }
+  /** `frozen`: it came in hard frozen, from a shop's freezer or another's (K5); `c`: of the freezer it went into, °C. */
+  | { did: Start; on: CalendarDate; frozen?: boolean; c?: number }
+  | { did: 'opened' | 'found-turning' | 'found-bad' | 'kept-out'; on: CalendarDate }
+  /** `c`: of the zone it went into, °C; not told: as the conditions say. */
+  | { did: 'frozen' | 'thawing' | 'refrozen'; on: CalendarDate; c?: number }
   | { did: 'thawed'; on: CalendarDate; method: ThawMethod }
   /** Put into a zone of another temperature, °C. */
   | { did: 'moved'; on: CalendarDate; c: number }
@@ -78,6 +78,11 @@ export interface KeepingConditions {
   caution: Caution;
   /** Typical hours the package needs to thaw in the refrigerator (K7); `null`: mass unknown. */
   thawHours: number | null;
+  /**
+   * How many events from the start were accepted when they happened. Figures that grew stricter since shorten what such an
+   * event gave; they cannot make it not have happened.
+   */
+  recorded?: number;
 }
 
 export const USUAL_CONDITIONS: KeepingConditions = {

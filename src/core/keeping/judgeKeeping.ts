@@ -2,7 +2,9 @@ import { type CalendarDate, daysBetween } from '../calendar/calendarDate';
 import type { Food } from '../foods/food';
 import { Refusal } from '../refusal';
 import { frozenDates } from './frozenDates';
-import { counterDates, findingDates } from './findingDates';
+import { boughtFrozenDates } from './boughtFrozenDates';
+import { counterDates } from './counterDates';
+import { findingDates } from './findingDates';
 import {
   type HistoryEvent,
   type KeepingConditions,
@@ -16,7 +18,7 @@ import { openedDates } from './openedDates';
 import { printedDates } from './printedDates';
 import { keptOutDates } from './keptOutDates';
 import { refrozenDates } from './refrozenDates';
-import { isStart, START_WORDS, startDates } from './startDates';
+import { isStartEvent, START_WORDS, startDates } from './startDates';
 import { chilledRate } from './spoilageRate';
 import { thawedDates, thawingDates } from './thawedDates';
 import { toppedUpDates } from './toppedUpDates';
@@ -54,7 +56,7 @@ const DELICATE_CLASSES = new Set(['lunch-meats', 'soft-cheese', 'smoked-fish']);
 const CAUTION_SOURCE = 'public advice for people at higher risk';
 
 function begin(kase: KeepingCase, event: HistoryEvent): KeepingState {
-  if (!isStart(event.did)) {
+  if (!isStartEvent(event)) {
     throw new Refusal('K2', 'A history begins with bought, cooked, harvested or given.');
   }
   return {
@@ -67,18 +69,24 @@ function begin(kase: KeepingCase, event: HistoryEvent): KeepingState {
     daysRemembered: null,
     thawed: null,
     counterMinutes: 0,
+    clockMinutes: 0,
+    openedMinutes: 0,
+    caps: { useBy: null, bestBy: null },
     celsius: kase.conditions.fridgeC,
     condemned: false,
+    endsOn: null,
     trail: [],
   };
 }
 
 function tellStart(state: KeepingState, kase: KeepingCase, event: HistoryEvent): void {
-  if (!isStart(event.did)) return;
+  if (!isStartEvent(event)) return;
   const { food, conditions } = kase;
-  startDates(state, kase, event.did);
+  const frozen = event.frozen ?? false;
+  if (frozen) boughtFrozenDates(state, kase, event.c);
+  else startDates(state, kase, event.did);
   const rate = chilledRate(state.celsius);
-  if (rate > 1) {
+  if (!frozen && rate > 1) {
     noteRule(
       state,
       'K9',
@@ -94,7 +102,7 @@ function tellStart(state: KeepingState, kase: KeepingCase, event: HistoryEvent):
 
 /** Cooking makes a new lot: all clocks start again from a dish that was safe to cook (K2, K8). */
 function cookAnew(state: KeepingState, kase: KeepingCase, event: HistoryEvent): KeepingState {
-  if (state.condemned || (state.useBy !== null && event.on > state.useBy)) {
+  if (!kase.recorded && (state.condemned || (state.useBy !== null && event.on > state.useBy))) {
     throw new Refusal('K2', 'It was past its use by: cooking does not make it safe. Throw it out.');
   }
   return { ...begin(kase, event), useBy: state.useBy, bestBy: state.bestBy, trail: state.trail };
@@ -116,23 +124,23 @@ function tell(state: KeepingState, kase: KeepingCase, event: HistoryEvent): Keep
       openedDates(state, kase, on);
       break;
     case 'frozen':
-      if (state.thawed === null) frozenDates(state, kase, on);
-      else refrozenDates(state, kase, on);
+      if (state.thawed === null) frozenDates(state, kase, on, event.c);
+      else refrozenDates(state, kase, on, event.c);
       break;
     case 'refrozen':
-      refrozenDates(state, kase, on);
+      refrozenDates(state, kase, on, event.c);
       break;
     case 'thawing':
-      thawingDates(state, kase, on);
+      thawingDates(state, kase, on, event.c);
       break;
     case 'thawed':
       thawedDates(state, kase, on, event.method);
       break;
     case 'moved':
-      movedDates(state, on, event.c);
+      movedDates(state, kase, on, event.c);
       break;
     case 'counter':
-      counterDates(state, kase.food, on, event.minutes, event.hot ?? false);
+      counterDates(state, kase, on, event.minutes, event.hot ?? false);
       break;
     case 'kept-out':
       keptOutDates(state, kase, on);
@@ -164,20 +172,20 @@ export function judgeKeeping(
   today: CalendarDate,
   conditions: KeepingConditions = USUAL_CONDITIONS,
 ): Keeping {
-  const kase: KeepingCase = { food, conditions };
+  const kase: KeepingCase = { food, conditions, recorded: (conditions.recorded ?? 0) > 0 };
   const [first, ...rest] = history;
   if (!first) throw new Refusal('K2', 'There is no history yet.');
   if (first.on > today) throw new Refusal('K2', `${first.on} is still to come.`);
   let state = begin(kase, first);
   tellStart(state, kase, first);
-  if (conditions.printed) printedDates(state, kase, conditions.printed);
-  for (const event of rest) {
+  if (conditions.printed && state.state === 'chilled') printedDates(state, kase, conditions.printed);
+  for (const [at, event] of rest.entries()) {
     if (event.on > today) throw new Refusal('K2', `${event.on} is still to come.`);
     if (event.on < state.startOn)
       throw new Refusal('K2', `${event.on} is before the food came in, ${state.startOn}.`);
     if (event.on < state.lastOn)
       throw new Refusal('K2', `${event.on} is before what happened on ${state.lastOn}.`);
-    state = tell(state, kase, event);
+    state = tell(state, { ...kase, recorded: at + 1 < (conditions.recorded ?? 0) }, event);
     state.lastOn = event.on;
   }
   return {

@@ -14,12 +14,20 @@ export interface KeepingState {
   /** Days of safety left when it was frozen; what was spent stays spent (K6). */
   daysRemembered: number | null;
   thawed: { on: CalendarDate; method: ThawMethod } | null;
-  /** Minutes out of the cold so far; one above 32 °C counts for two (K10). */
+  /** Minutes out of the cold so far, in every state; one above 32 °C counts for two (K10). */
   counterMinutes: number;
+  /** The same by the clock, without grace and heat. */
+  clockMinutes: number;
+  /** Counted ones since it was opened. */
+  openedMinutes: number;
+  /** Dates that nothing in the present state may pass: printed, found, spent (K9). `null`: none. */
+  caps: { useBy: CalendarDate | null; bestBy: CalendarDate | null };
   /** Temperature of the zone it lies in, °C. */
   celsius: number;
   /** Set by a finding or the counter: to be thrown out whatever the dates say. */
   condemned: boolean;
+  /** The day its safety ended (condemned, or warm in a freezer that does not freeze); no date is later, whatever is done. */
+  endsOn: CalendarDate | null;
   trail: TrailLine[];
 }
 
@@ -27,6 +35,8 @@ export interface KeepingState {
 export interface KeepingCase {
   food: Food;
   conditions: KeepingConditions;
+  /** True for an event that was accepted when it happened: it shortens, it is not refused any more. */
+  recorded: boolean;
 }
 
 /** The date that governs: use by if there is one, else best by. */
@@ -34,7 +44,25 @@ export function governingOf(state: Pick<KeepingState, 'useBy' | 'bestBy'>): Cale
   return state.useBy ?? state.bestBy;
 }
 
-/** Sets new dates and writes the line of the trail for the rule that set them. */
+/** Begins a new set of caps, as freezing and thawing do; a condemned package keeps its own. */
+export function newCaps(
+  state: KeepingState,
+  caps: { useBy?: CalendarDate | null; bestBy?: CalendarDate | null } = {},
+): void {
+  const { endsOn } = state;
+  state.caps = {
+    useBy: earlier(caps.useBy ?? null, endsOn),
+    bestBy: earlier(caps.bestBy ?? null, endsOn),
+  };
+}
+
+/** Puts an absolute limit on the date that governs: no later event stretches it. */
+export function capGoverning(state: KeepingState, limit: CalendarDate): void {
+  const which = state.useBy === null ? 'bestBy' : 'useBy';
+  state.caps[which] = earlier(state.caps[which], limit);
+}
+
+/** Sets new dates, never past a cap, and writes the line of the trail for the rule that set them. */
 export function setDates(
   state: KeepingState,
   rule: string,
@@ -43,8 +71,9 @@ export function setDates(
   source: string,
 ): void {
   const from = state.trail.length === 0 ? null : governingOf(state);
-  state.useBy = dates.useBy;
-  state.bestBy = dates.bestBy;
+  const { caps } = state;
+  state.useBy = caps.useBy === null ? dates.useBy : notAfter(dates.useBy, caps.useBy);
+  state.bestBy = earlier(dates.bestBy, caps.bestBy) ?? dates.bestBy;
   state.trail.push({ rule, from, to: governingOf(state), says, source });
 }
 

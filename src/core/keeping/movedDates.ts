@@ -1,15 +1,35 @@
-import { addDays, type CalendarDate, daysBetween } from '../calendar/calendarDate';
-import { type KeepingState, setDates } from './keepingState';
-import { chilledRate, frozenRate, slowedDays } from './spoilageRate';
+import { addDays, type CalendarDate, daysBetween, earlier } from '../calendar/calendarDate';
+import { type KeepingCase, type KeepingState, setDates } from './keepingState';
+import { chilledRate, frozenRate, slowedDays, THAWS_C } from './spoilageRate';
 
 const SOURCE = 'our fit to public time and temperature data';
 
-/** Rule K9 on a move: the days then left are scaled by the ratio of the two zones' rates, rounded down. */
-export function movedDates(state: KeepingState, on: CalendarDate, celsius: number): void {
+/**
+ * Rule K9 on a move: the days then left are scaled by the ratio of the two zones' rates, rounded down, and never past a cap.
+ * A "freezer" that measures warmer than a fridge keeps nothing frozen: a controlled food in it is for that day.
+ */
+export function movedDates(
+  state: KeepingState,
+  { food }: Pick<KeepingCase, 'food'>,
+  on: CalendarDate,
+  celsius: number,
+): void {
   const rateAt = state.state === 'frozen' ? frozenRate : chilledRate;
   const ratio = rateAt(celsius) / rateAt(state.celsius);
   state.celsius = celsius;
   if (state.state === 'room') state.state = 'chilled';
+  if (state.state === 'frozen' && celsius > THAWS_C && food.controlled) {
+    state.endsOn ??= on;
+    state.caps.useBy = earlier(state.caps.useBy, on);
+    setDates(
+      state,
+      'K9',
+      { useBy: on, bestBy: state.bestBy },
+      `At ${celsius} °C nothing stays frozen: look at it today, and judge it as after a power cut.`,
+      SOURCE,
+    );
+    return;
+  }
   if (ratio === 1) return;
   const scaled = (date: CalendarDate): CalendarDate => {
     const left = daysBetween(on, date);

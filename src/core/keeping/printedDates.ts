@@ -27,6 +27,7 @@ export function printedDates(state: KeepingState, { food }: KeepingCase, printed
     case 'use-by':
     case 'freeze-by': {
       const useBy = raw && state.useBy !== null ? notAfter(state.useBy, date) : date;
+      state.caps.useBy = date;
       const says = raw
         ? `Printed ${kind} ${shown}: on raw animal food the earlier of it and our figure counts.`
         : `Printed ${kind} ${shown}: the maker's date counts while the package is closed.`;
@@ -38,6 +39,9 @@ export function printedDates(state: KeepingState, { food }: KeepingCase, printed
       const says = raw
         ? `Printed best-before ${shown}: the best by; the use by stays ours on raw animal food.`
         : `Printed best-before ${shown}: the maker vouches for the closed package.`;
+      // The maker vouches until that day and no further, wherever the package is moved.
+      if (carried === date) state.caps.useBy = date;
+      state.caps.bestBy = date;
       setDates(state, 'K3', { useBy: carried, bestBy: date }, says + early, MAKER);
       return;
     }

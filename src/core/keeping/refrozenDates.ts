@@ -2,8 +2,7 @@ import { addMonths } from '../calendar/addMonths';
 import type { CalendarDate } from '../calendar/calendarDate';
 import { sayPlainDate } from '../calendar/sayDate';
 import { Refusal } from '../refusal';
-import { MOST_COUNTER_MINUTES } from './counterMinutes';
-import { refuseCondemned, sayMonths, sleep } from './frozenDates';
+import { noteWarmFreezer, refuseCondemned, sayMonths, sleep } from './frozenDates';
 import type { KeepingCase, KeepingState } from './keepingState';
 import { frozenRate } from './spoilageRate';
 
@@ -11,34 +10,36 @@ import { frozenRate } from './spoilageRate';
  * Rule K8: frozen once more. Only after thawing in the refrigerator, within its use by; half of the shortest freezer
  * figure is left, and the days then left go on being remembered.
  *
+ * @param celsius of the freezer zone
  * @throws Refusal K8 when it was not thawed, thawed another way, is past its use by or stood out too long
  */
 export function refrozenDates(
   state: KeepingState,
-  { food, conditions }: KeepingCase,
+  kase: KeepingCase,
   on: CalendarDate,
+  celsius = kase.conditions.freezerC,
 ): void {
-  refuseCondemned(state, 'K8');
+  const { food } = kase;
+  refuseCondemned(state, kase, 'K8');
   if (state.thawed === null || state.state === 'frozen') {
     throw new Refusal('K8', 'It was not thawed, so it cannot be frozen again.');
   }
   if (state.thawed.method !== 'fridge') {
     throw new Refusal('K8', 'It was not thawed in the fridge. Cook it first; the cooked dish may be frozen.');
   }
-  if (state.useBy !== null && on > state.useBy) {
+  if (state.useBy !== null && on > state.useBy && !kase.recorded) {
     throw new Refusal(
       'K8',
       `Its use by was ${sayPlainDate(state.useBy)}: too late to freeze again, throw it out.`,
     );
   }
-  if (food.controlled && state.counterMinutes > MOST_COUNTER_MINUTES) {
-    throw new Refusal('K8', 'It stood out of the cold for over 2 hours: it must not be frozen again.');
-  }
-  const months = (food.freezerMonthsMin ?? 0) / 2 / frozenRate(conditions.freezerC);
+  const rate = frozenRate(celsius);
+  const months = (food.freezerMonthsMin ?? 0) / 2 / rate;
   sleep(state, on, addMonths(on, months), {
     rule: 'K8',
     says: `Frozen again after thawing in the fridge: best within ${sayMonths(months)}, with some loss of texture.`,
     source: food.source,
   });
-  state.celsius = conditions.freezerC;
+  state.celsius = celsius;
+  if (rate > 1) noteWarmFreezer(state, celsius, rate);
 }

@@ -1,5 +1,5 @@
 import { addDays } from '../calendar/calendarDate';
-import { type Start, STARTS } from './history';
+import { type HistoryEvent, type Start, STARTS } from './history';
 import { type KeepingCase, type KeepingState, setDates } from './keepingState';
 import { chilledRate, slowedDays } from './spoilageRate';
 
@@ -14,6 +14,10 @@ export const START_WORDS: Record<Start, string> = {
 export function isStart(did: string): did is Start {
   return (STARTS as readonly string[]).includes(did);
 }
+
+/** True for the event that begins a lot. */
+export const isStartEvent = (event: HistoryEvent): event is Extract<HistoryEvent, { did: Start }> =>
+  isStart(event.did);
 
 /**
  * Rules K1 and K2: the dates of a chilled food from its start. Controlled: use by after the longest refrigerator

@@ -1,7 +1,7 @@
 import { addDays, type CalendarDate, earlier } from '../calendar/calendarDate';
 import { Refusal } from '../refusal';
 import type { ThawMethod } from './history';
-import { type KeepingCase, type KeepingState, setDates } from './keepingState';
+import { type KeepingCase, type KeepingState, newCaps, setDates } from './keepingState';
 import { chilledRate, slowedDays } from './spoilageRate';
 import { days } from './startDates';
 
@@ -19,9 +19,11 @@ function wake(
   on: CalendarDate,
   method: ThawMethod,
   rule: string,
+  celsius = conditions.fridgeC,
 ): void {
   state.thawed = { on, method };
-  state.celsius = conditions.fridgeC;
+  state.celsius = celsius;
+  newCaps(state);
   const rate = chilledRate(state.celsius);
   if (!food.controlled) {
     const figure = slowedDays(food.thawedDays ?? food.fridgeDaysMin ?? 1, rate);
@@ -35,6 +37,7 @@ function wake(
     return;
   }
   if (method !== 'fridge') {
+    newCaps(state, { useBy: on });
     setDates(
       state,
       rule,
@@ -46,6 +49,7 @@ function wake(
   }
   const figure = slowedDays(food.thawedDays ?? 1, rate);
   const left = state.daysRemembered ?? figure;
+  if (state.daysRemembered !== null) newCaps(state, { useBy: addDays(on, left) });
   const date = addDays(on, Math.min(figure, left));
   setDates(
     state,
@@ -62,12 +66,18 @@ function wake(
  * Rule K7: moved down to thaw in the refrigerator. For dates it thawed after its typical hours, rounded down to whole
  * days; with no mass known on the day it started. So the model errs early.
  *
+ * @param celsius of the zone it thaws in; not told: the conditions'
  * @throws Refusal K7 when it is not frozen
  */
-export function thawingDates(state: KeepingState, kase: KeepingCase, on: CalendarDate): void {
+export function thawingDates(
+  state: KeepingState,
+  kase: KeepingCase,
+  on: CalendarDate,
+  celsius?: number,
+): void {
   if (state.state !== 'frozen') throw new Refusal('K7', 'It is not frozen, so there is nothing to thaw.');
   const wholeDays = Math.floor((kase.conditions.thawHours ?? 0) / 24);
-  wake(state, kase, addDays(on, wholeDays), 'fridge', 'K7');
+  wake(state, kase, addDays(on, wholeDays), 'fridge', 'K7', celsius);
   state.state = 'thawing';
 }
 
@@ -97,6 +107,7 @@ export function thawedDates(
     if (method !== 'fridge' && kase.food.controlled) {
       state.thawed = { on, method };
       const date = earlier(state.useBy, on) ?? on;
+      newCaps(state, { useBy: date });
       setDates(
         state,
         'K6',
@@ -104,7 +115,18 @@ export function thawedDates(
         `Finished ${METHOD_WORDS[method]}: cook it at once.`,
         kase.food.source,
       );
-    } else if (state.thawed && on < state.thawed.on) wake(state, kase, on, 'fridge', 'K7');
+    } else if (state.thawed && on < state.thawed.on) {
+      const stood = { useBy: state.useBy, bestBy: state.bestBy };
+      const found = state.caps;
+      wake(state, kase, on, 'fridge', 'K7', state.celsius);
+      // What shortened it meanwhile (opened, found turning, a warmer zone) goes on to count.
+      newCaps(state, {
+        useBy: earlier(earlier(state.caps.useBy, found.useBy), stood.useBy),
+        bestBy: earlier(found.bestBy, stood.bestBy),
+      });
+      state.useBy = earlier(state.useBy, state.caps.useBy);
+      state.bestBy = earlier(state.bestBy, state.caps.bestBy) ?? state.bestBy;
+    }
     return;
   }
   wake(state, kase, on, method, 'K6');

@@ -32,16 +32,16 @@ export function toppedUpDates(
   kase: KeepingCase,
   event: { on: CalendarDate; content: CalendarDate; full?: boolean },
 ): void {
-  refuseCondemned(state, 'K11');
+  refuseCondemned(state, kase, 'K11');
   if (state.state === 'thawing' || state.thawed !== null) {
     throw new Refusal('K11', 'It was thawed: nothing fresh goes on top of it.');
   }
   if (event.content > event.on) throw new Refusal('K11', 'What is added cannot be from a later day.');
-  if (state.useBy !== null && event.on > state.useBy) {
+  if (state.useBy !== null && event.on > state.useBy && !kase.recorded) {
     throw new Refusal('K11', `Its use by was ${sayPlainDate(state.useBy)}: throw it out, add nothing.`);
   }
   const own = contentDates(state, kase, event.content);
-  if (own.useBy !== null && own.useBy < event.on) {
+  if (own.useBy !== null && own.useBy < event.on && !kase.recorded) {
     throw new Refusal('K11', 'What is to be added is past its own date: throw that out.');
   }
   const older = event.content < state.startOn;

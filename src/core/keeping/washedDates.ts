@@ -1,5 +1,5 @@
 import { addDays, daysBetween, type CalendarDate } from '../calendar/calendarDate';
-import { governingOf, type KeepingState, noteRule, setDates } from './keepingState';
+import { capGoverning, governingOf, type KeepingState, noteRule, setDates } from './keepingState';
 
 const SOURCE = 'public advice on storing produce: wash just before use, or dry it well; our own figure';
 
@@ -15,6 +15,7 @@ export function washedDates(state: KeepingState, on: CalendarDate, dried: boolea
     return;
   }
   const half = addDays(on, Math.max(0, Math.floor(daysBetween(on, governingOf(state)) / 2)));
+  capGoverning(state, half);
   const sooner = (date: CalendarDate): CalendarDate => (half < date ? half : date);
   setDates(
     state,

@@ -3,7 +3,7 @@ import { sayPlainDate } from '../calendar/sayDate';
 import { type Answer, type AnswerKind, nextLook } from '../firstout/askOn';
 import { Refusal } from '../refusal';
 import type { LedgerEvent, Package } from './package';
-import { whyUnfit } from './takePackage';
+import { whyUnfit } from './whyUnfit';
 import { presentPackage, type World } from './world';
 
 /** How long a plan may run past a best by that went by already, in days. */

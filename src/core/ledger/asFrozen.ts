@@ -11,14 +11,14 @@ import type { Package } from './package';
  *
  * @param on the day it will be frozen, from today on
  */
-export function asFrozen(item: Package, food: Food, on: CalendarDate, at: string, caution: Caution): Package {
+export function asFrozen(item: Package, food: Food, on: CalendarDate, caution: Caution): Package {
   if (item.state === 'frozen') return item;
   const again = item.history.some(({ did }) => did === 'thawing' || did === 'thawed');
   try {
     return withEvents(
       item,
       [{ did: again ? 'refrozen' : 'frozen', on }],
-      { today: on, at, caution, food: () => food },
+      { today: on, caution, food: () => food },
       { wrap: item.wrap ?? 'zip-bag' },
     );
   } catch (error) {

@@ -1,21 +1,29 @@
 import type { HistoryEvent, ThawMethod } from '../keeping/history';
 import { Refusal } from '../refusal';
-import { counterOf, warmthOf, withEvents } from './judgePackage';
+import { coldOf, counterOf, warmthOf, withEvents } from './judgePackage';
 import type { LedgerEvent, Package, Zone } from './package';
+import { refuseLate } from './whyUnfit';
 import { presentPackage, type World } from './world';
+import { admitTo, warnedNote } from './zoneFault';
 
 interface OnPackage {
   package: string;
   version: number;
 }
 
+/** A zone that goes against the household's own rules was chosen all the same. */
+interface Placing {
+  anyway?: boolean;
+}
+
 /**
  * The event of a package that goes to a zone, or out on the counter. Minutes on the counter are added up (K10), a zone of
  * another temperature changes how fast its clocks run (K9).
  *
- * @throws Refusal `place` when the move would freeze or thaw it
+ * @param anyway whatever the household's own rules say of the zone
+ * @throws Refusal `place` when the move would freeze or thaw it, P1 or P4 when the zone is not for it
  */
-export function moveTo(before: Package, zoneId: string | null, world: World): LedgerEvent {
+export function moveTo(before: Package, zoneId: string | null, world: World, anyway = false): LedgerEvent {
   const name = before.called;
   if (zoneId === null) {
     const after = { ...before, zoneId: null, counterSince: world.at, version: before.version + 1 };
@@ -28,28 +36,36 @@ export function moveTo(before: Package, zoneId: string | null, world: World): Le
   if (zone.cold === 'fridge' && before.state === 'frozen') {
     throw new Refusal('place', `${zone.name} is in a fridge: choose “move down to thaw” for that.`);
   }
-  const warmth = warmthOf(zone, before.celsius, world);
+  const warning = admitTo(zone, world.food(before.foodId), anyway);
+  const warmth = warmthOf(zone, before.celsius, world.today);
   const back: HistoryEvent[] =
     before.state === 'room' && warmth.length === 0
       ? [{ did: 'moved', on: world.today, c: zone.temperatureC }]
       : warmth;
   const events = [...counterOf(before, world), ...back];
-  const after = withEvents(before, events, world, { zoneId: zone.id, counterSince: null });
+  const after = withEvents(before, events, world, {
+    zoneId: zone.id,
+    counterSince: null,
+    note: warnedNote(before.note, warning),
+  });
   const says = `${name} ${before.code} moved to ${zone.name}, ${zone.applianceName}.`;
   return { type: 'package.moved', before, after, says };
 }
 
 /** Puts a package into a zone, or out on the counter. @throws Refusal `place` as `moveTo`, or when it lies there already */
-export function movePackage(command: OnPackage & { zone: string | null }, world: World): LedgerEvent[] {
+export function movePackage(
+  command: OnPackage & Placing & { zone: string | null },
+  world: World,
+): LedgerEvent[] {
   const before = presentPackage(world, command.package, command.version);
   if (command.zone === before.zoneId && before.state !== 'room')
     throw new Refusal('place', 'It lies there already.');
-  return [moveTo(before, command.zone, world)];
+  return [moveTo(before, command.zone, world, command.anyway)];
 }
 
 /** The event of a zone growing warmer or colder around a package (K9); `null` when its clocks run as before. */
 export function warmAround(before: Package, zone: Zone, world: World): LedgerEvent | null {
-  const warmth = warmthOf(zone, before.celsius, world);
+  const warmth = warmthOf(zone, before.celsius, world.today);
   if (warmth.length === 0) return null;
   const after = withEvents(before, warmth, world);
   const says = `${zone.name} is at ${String(zone.temperatureC).replace('-', '−')} °C; ${before.called} ${before.code} is dated by that.`;
@@ -64,20 +80,30 @@ export function openPackage(command: OnPackage, world: World): LedgerEvent[] {
 }
 
 /** Freezes a package into a freezer zone (K5), or again after thawing (K8). @throws Refusal with the rule */
-export function freezePackage(command: OnPackage & { zone: string }, world: World): LedgerEvent[] {
+export function freezePackage(
+  command: OnPackage & Placing & { zone: string },
+  world: World,
+): LedgerEvent[] {
   const before = presentPackage(world, command.package, command.version);
   const zone = world.zone(command.zone);
   if (zone.cold !== 'freezer') throw new Refusal('place', `${zone.name} is not in a freezer.`);
+  refuseLate(before, world);
+  const warning = admitTo(zone, world.food(before.foodId), command.anyway ?? false);
   const again = before.history.some(({ did }) => did === 'thawing' || did === 'thawed');
-  const frozen = withEvents(
+  const after = withEvents(
     before,
-    [...counterOf(before, world), { did: again ? 'refrozen' : 'frozen', on: world.today }],
+    [
+      ...counterOf(before, world),
+      { did: again ? 'refrozen' : 'frozen', on: world.today, ...coldOf(zone) },
+    ],
     world,
-    { zoneId: zone.id, counterSince: null, wrap: before.wrap ?? 'zip-bag' },
+    {
+      zoneId: zone.id,
+      counterSince: null,
+      wrap: before.wrap ?? 'zip-bag',
+      note: warnedNote(before.note, warning),
+    },
   );
-  const warmth = warmthOf(zone, frozen.celsius, world);
-  const after =
-    warmth.length === 0 ? frozen : { ...withEvents(frozen, warmth, world), version: frozen.version };
   return [
     { type: 'package.frozen', before, after, says: `Froze ${before.called} ${before.code} in ${zone.name}.` },
   ];
@@ -89,16 +115,17 @@ export function freezePackage(command: OnPackage & { zone: string }, world: Worl
  * @throws Refusal when it is not frozen, or the method is not for this food
  */
 export function thawPackage(
-  command: OnPackage & { method: ThawMethod; zone: string | null },
+  command: OnPackage & Placing & { method: ThawMethod; zone: string | null },
   world: World,
 ): LedgerEvent[] {
   const before = presentPackage(world, command.package, command.version);
   const name = before.called;
   if (command.method !== 'fridge') {
-    const after = withEvents(before, [{ did: 'thawed', on: world.today, method: command.method }], world, {
-      zoneId: null,
-      counterSince: world.at,
-    });
+    const events: HistoryEvent[] = [
+      ...counterOf(before, world),
+      { did: 'thawed', on: world.today, method: command.method },
+    ];
+    const after = withEvents(before, events, world, { zoneId: null, counterSince: world.at });
     return [
       { type: 'package.thawed', before, after, says: `${name} ${before.code} thawed; it is on the counter.` },
     ];
@@ -110,18 +137,13 @@ export function thawPackage(
   if (command.zone === null) throw new Refusal('place', 'Which fridge zone shall it thaw in?');
   const zone = world.zone(command.zone);
   if (zone.cold !== 'fridge') throw new Refusal('place', `${zone.name} is not in a fridge.`);
-  const thawing = withEvents(
+  const warning = admitTo(zone, world.food(before.foodId), command.anyway ?? false);
+  const after = withEvents(
     before,
-    [...counterOf(before, world), { did: 'thawing', on: world.today }],
+    [...counterOf(before, world), { did: 'thawing', on: world.today, ...coldOf(zone) }],
     world,
-    {
-      zoneId: zone.id,
-      counterSince: null,
-    },
+    { zoneId: zone.id, counterSince: null, note: warnedNote(before.note, warning) },
   );
-  const warmth = warmthOf(zone, thawing.celsius, world);
-  const after =
-    warmth.length === 0 ? thawing : { ...withEvents(thawing, warmth, world), version: thawing.version };
   return [
     {
       type: 'package.thawed',
@@ -135,6 +157,7 @@ export function thawPackage(
 /** Keeps a package out of the cold by design (state "room"). @throws Refusal K10 for what belongs in the cold */
 export function keepOutPackage(command: OnPackage, world: World): LedgerEvent[] {
   const before = presentPackage(world, command.package, command.version);
+  refuseLate(before, world);
   const events: HistoryEvent[] = [...counterOf(before, world), { did: 'kept-out', on: world.today }];
   const after = withEvents(before, events, world, { zoneId: null, counterSince: null });
   return [

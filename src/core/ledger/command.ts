@@ -4,7 +4,9 @@ import type { Wish } from '../foods/wish';
 import type { ThawMethod } from '../keeping/history';
 import type { IntakeLine } from './intakeLine';
 import type { AmountUnit } from '../units/sayAmount';
+import type { Meanwhile } from './comeBack';
 import type { DiscardReason } from './package';
+import type { Pieces } from './partOpens';
 import type { ApplianceDrawing } from '../kitchen/drawing';
 import type { LearnedCode } from '../haul/haul';
 import type { Container } from '../packaging/container';
@@ -51,6 +53,7 @@ export const COMMAND_TYPES = [
   'container.set',
   'container.remove',
   'ledger.undo',
+  'figures.renew',
 ] as const;
 export type CommandType = (typeof COMMAND_TYPES)[number];
 
@@ -83,19 +86,36 @@ export type Command =
   | (Base & { type: 'haul.away'; haul: string; places: PutAway[] })
   | (Base & { type: 'haul.close'; haul: string })
   | (Base & { type: 'code.learn'; code: string; means: LearnedCode })
-  | (OnPackage & { type: 'package.take'; amount: number | null })
-  | (OnPackage & { type: 'package.move'; zone: string | null })
+  | (OnPackage & { type: 'package.take'; amount: number | null; pieces: Pieces | null })
+  | (OnPackage & { type: 'package.move'; zone: string | null; anyway: boolean })
   | (OnPackage & { type: 'package.open' })
-  | (OnPackage & { type: 'package.freeze'; zone: string })
-  | (OnPackage & { type: 'package.thaw'; method: ThawMethod; zone: string | null })
-  | (OnPackage & { type: 'package.discard'; reason: DiscardReason; amount: number | null })
-  | (OnPackage & { type: 'package.give' | 'package.compost'; amount: number | null })
-  | (OnPackage & { type: 'package.cook'; amount: number | null; into: IntakeLine | null })
+  | (OnPackage & { type: 'package.freeze'; zone: string; anyway: boolean })
+  | (OnPackage & { type: 'package.thaw'; method: ThawMethod; zone: string | null; anyway: boolean })
+  | (OnPackage & {
+      type: 'package.discard';
+      reason: DiscardReason;
+      amount: number | null;
+      pieces: Pieces | null;
+    })
+  | (OnPackage & { type: 'package.give' | 'package.compost'; amount: number | null; pieces: Pieces | null })
+  | (OnPackage & {
+      type: 'package.cook';
+      amount: number | null;
+      pieces: Pieces | null;
+      into: IntakeLine | null;
+    })
   | (OnPackage & { type: 'package.answer'; answer: AnswerKind; on: CalendarDate | null })
   | (OnPackage & { type: 'package.top-up'; amount: number; content: CalendarDate | null; cap: number | null })
   | (OnPackage & { type: 'package.keep-out' })
   | (OnPackage & { type: 'package.find'; finding: 'turning' | 'bad' })
-  | (Base & { type: 'stock.take'; foods: string[]; amount: number; unit: AmountUnit; by: string | null })
+  | (Base & {
+      type: 'stock.take';
+      foods: string[];
+      amount: number;
+      unit: AmountUnit;
+      by: string | null;
+      pieces: Pieces | null;
+    })
   | (Base & { type: 'food.add'; copy: string; name: string; aliases: string[]; note: string; wish: Wish })
   | (Base & { type: 'food.retire'; food: string })
   | (Base & { type: 'food.wish'; food: string; wish: Wish })
@@ -110,7 +130,8 @@ export type Command =
     })
   | (Base & { type: 'appliance.remove'; appliance: string; rehome: Rehoming[] })
   | (Base & { type: 'kitchen.order'; appliances: string[] })
-  | (Base & { type: 'zone.measure'; zone: string; celsius: number })
+  | (Base & { type: 'zone.measure'; zone: string; celsius: number; sure: boolean })
   | (Base & { type: 'container.set'; container: Container })
   | (Base & { type: 'container.remove'; container: string })
-  | (Base & { type: 'ledger.undo'; command: string });
+  | (Base & { type: 'ledger.undo'; command: string; meanwhile: Meanwhile })
+  | (Base & { type: 'figures.renew' });

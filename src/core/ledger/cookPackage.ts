@@ -1,5 +1,6 @@
 import type { Decision } from './decide';
 import type { IntakeLine } from './intakeLine';
+import type { Pieces } from './partOpens';
 import { storeLine } from './storeHaul';
 import { takePackage } from './takePackage';
 import type { World } from './world';
@@ -11,7 +12,13 @@ import type { World } from './world';
  * @throws Refusal when it is to be thrown out, or the line cannot be stored
  */
 export function cookPackage(
-  command: { package: string; version: number; amount: number | null; into: IntakeLine | null },
+  command: {
+    package: string;
+    version: number;
+    amount: number | null;
+    pieces?: Pieces | null;
+    into: IntakeLine | null;
+  },
   world: World,
 ): Decision {
   const events = takePackage(command, world, 'cooked');

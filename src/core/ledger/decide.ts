@@ -13,6 +13,7 @@ import type { LedgerEvent, Lot } from './package';
 import { addFood, retireFood, wishFood } from './setFood';
 import { drawAppliance, orderKitchen, removeAppliance } from './drawAppliance';
 import { measureZone } from './measureZone';
+import { renewFigures } from './redatePackages';
 import { removeContainer, setContainer } from './setContainer';
 import { setHousehold } from './setHousehold';
 import { doJob, setJob } from './setJob';
@@ -109,8 +110,10 @@ function decideType(command: Command, world: World, past: PastCommand | null): D
       return setContainer(command, world);
     case 'container.remove':
       return removeContainer(command, world);
+    case 'figures.renew':
+      return only(renewFigures(world));
     case 'ledger.undo':
-      return undoCommand(past, world);
+      return undoCommand(past, world, command.meanwhile);
   }
 }
 

@@ -5,7 +5,7 @@ import { moveTo, warmAround } from './changePackage';
 import type { Rehoming } from './command';
 import type { Decision } from './decide';
 import type { LedgerEvent, Package } from './package';
-import type { Setting } from './setting';
+import type { Setting, SettingEvent } from './setting';
 import { withSetting } from './withSetting';
 import { StaleSetting, type World } from './world';
 
@@ -30,7 +30,23 @@ function rehomed(
         `${sayCount(count)} in ${name}. Say where they go before it is taken out of the drawing.`,
       );
     }
-    return [moveTo(found, target, after)];
+    return [moveTo(found, target, after, true)];
+  });
+}
+
+/** What was measured in zones that go, kept in the ledger so that it comes back with them. */
+function forgotten(gone: ReadonlyMap<string, string>, world: World): SettingEvent[] {
+  return [...gone].flatMap(([id, name]): SettingEvent[] => {
+    const value = world.measured(id);
+    if (value === null) return [];
+    return [
+      {
+        type: 'zone.measured',
+        before: { kind: 'measured', subject: id, value },
+        after: { kind: 'measured', subject: id, value: null },
+        says: `${name} is drawn no more; it was at ${String(value.celsius).replace('-', '−')} °C.`,
+      },
+    ];
   });
 }
 
@@ -84,6 +100,7 @@ export function drawAppliance(
         after: setting,
         says: sayDrawn(before?.drawing ?? null, drawing),
       },
+      ...forgotten(gone, world),
     ],
   };
 }
@@ -105,6 +122,7 @@ export function removeAppliance(command: { appliance: string; rehome: Rehoming[]
         after: setting,
         says: `${drawing.name} is out of the kitchen.`,
       },
+      ...forgotten(gone, world),
     ],
   };
 }

@@ -15,6 +15,8 @@ export const FORMS = [
   'scored',
   'rolled',
   'pot',
+  /** Pieces, each closed in itself: taking one opens no other. */
+  'sealed',
 ] as const;
 export type Form = (typeof FORMS)[number];
 
@@ -34,11 +36,14 @@ export interface IntakeLine {
   /** Zone id; `null` leaves it on the counter. */
   zone: string | null;
   printed: PrintedDate | null;
-  start: { did: Start; on: CalendarDate };
+  /** `frozen`: it came in hard frozen (K5). */
+  start: { did: Start; on: CalendarDate; frozen?: boolean };
   openedOn: CalendarDate | null;
   frozenOn: CalendarDate | null;
   blanched: boolean;
   note: string;
+  /** The zone was chosen all the same, whatever the household's own rules say of it. */
+  anyway?: boolean;
 }
 
 /** The most packages one line may make. */

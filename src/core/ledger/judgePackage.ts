@@ -1,4 +1,4 @@
-import { later } from '../calendar/calendarDate';
+import { type CalendarDate, later } from '../calendar/calendarDate';
 import type { Food } from '../foods/food';
 import {
   type Caution,
@@ -8,7 +8,7 @@ import {
 } from '../keeping/history';
 import { minutesBetween } from '../keeping/counterMinutes';
 import { judgeKeeping } from '../keeping/judgeKeeping';
-import { chilledRate, frozenRate } from '../keeping/spoilageRate';
+import { chilledRate, frozenRate, THAWS_C } from '../keeping/spoilageRate';
 import { datingThawHours } from '../thermal/packageThawHours';
 import type { Package, Zone } from './package';
 import type { World } from './world';
@@ -30,7 +30,7 @@ export type UndatedPackage = Omit<
 >;
 
 /** What dating a package needs to know of the world. */
-export type JudgingWorld = Pick<World, 'today' | 'at' | 'food' | 'caution'>;
+export type JudgingWorld = Pick<World, 'today' | 'at' | 'now' | 'nowOn' | 'food' | 'caution'>;
 
 /**
  * What besides its history bears on a package's dates: the one place where it is put together, for real events and for
@@ -58,13 +58,19 @@ export function conditionsOf(
 /**
  * Tells the package's history again and puts the dates on it: the one place where dates are made.
  *
+ * @param recorded how many of its events were accepted when they happened
  * @throws Refusal when the history cannot be
  */
-export function judgePackage(undated: UndatedPackage, world: JudgingWorld): Package {
+export function judgePackage(
+  undated: UndatedPackage,
+  world: Pick<JudgingWorld, 'today' | 'food' | 'caution'>,
+  recorded = 0,
+): Package {
   const food = world.food(undated.foodId);
   // A clock set back never makes what was recorded impossible.
   const today = later(world.today, undated.history.at(-1)?.on ?? world.today);
-  const keeping = judgeKeeping(food, undated.history, today, conditionsOf(undated, food, world.caution));
+  const conditions = { ...conditionsOf(undated, food, world.caution), recorded };
+  const keeping = judgeKeeping(food, undated.history, today, conditions);
   const { governing, ...dates } = keeping;
   return { ...undated, ...dates, governingDate: governing.date, governingKind: governing.kind };
 }
@@ -76,7 +82,7 @@ export function judgePackage(undated: UndatedPackage, world: JudgingWorld): Pack
 export function withEvents(
   before: Package,
   events: readonly HistoryEvent[],
-  world: JudgingWorld,
+  world: Pick<JudgingWorld, 'today' | 'food' | 'caution'>,
   changes: Partial<UndatedPackage> = {},
 ): Package {
   const last = before.history.at(-1)?.on ?? world.today;
@@ -84,24 +90,40 @@ export function withEvents(
   return judgePackage(
     { ...before, history: [...before.history, ...told], ...changes, version: before.version + 1 },
     world,
+    before.history.length,
   );
 }
 
+/** True when clocks run alike in both temperatures, °C. */
+function runAlike(cold: Zone['cold'], a: number, b: number): boolean {
+  if (cold === 'fridge') return chilledRate(a) === chilledRate(b);
+  return frozenRate(a) === frozenRate(b) && a > THAWS_C === b > THAWS_C;
+}
+
 /** The K9 event for coming into a zone whose temperature changes how fast the clocks run; none when it does not. */
-export function warmthOf(zone: Zone, celsius: number, world: Pick<World, 'today'>): HistoryEvent[] {
-  const rateAt = zone.cold === 'freezer' ? frozenRate : chilledRate;
-  return rateAt(zone.temperatureC) === rateAt(celsius)
-    ? []
-    : [{ did: 'moved', on: world.today, c: zone.temperatureC }];
+export function warmthOf(
+  zone: Pick<Zone, 'cold' | 'temperatureC'>,
+  celsius: number,
+  on: CalendarDate,
+): HistoryEvent[] {
+  return runAlike(zone.cold, zone.temperatureC, celsius) ? [] : [{ did: 'moved', on, c: zone.temperatureC }];
+}
+
+/** What a freezing or thawing event tells of the zone it goes into: its °C where that counts (K9). */
+export function coldOf(zone: Pick<Zone, 'cold' | 'temperatureC'>): { c?: number } {
+  const usual = zone.cold === 'freezer' ? USUAL_CONDITIONS.freezerC : USUAL_CONDITIONS.fridgeC;
+  return runAlike(zone.cold, zone.temperatureC, usual) ? {} : { c: zone.temperatureC };
 }
 
 /** The K10 event for the minutes a package has just stood on the counter; none for less than a minute. */
 export function counterOf(
   before: Package,
-  world: Pick<World, 'today' | 'at'> & { hot?: boolean },
+  world: Pick<World, 'today' | 'at' | 'now'> & { hot?: boolean },
 ): HistoryEvent[] {
   if (before.counterSince === null) return [];
-  const minutes = minutesBetween(before.counterSince, world.at);
+  // Dated before it was put out: that cannot be, so what is known counts, until now.
+  const until = world.at < before.counterSince ? world.now : world.at;
+  const minutes = minutesBetween(before.counterSince, until);
   if (minutes < 1) return [];
   return [{ did: 'counter', on: world.today, minutes, ...(world.hot ? { hot: true } : {}) }];
 }

@@ -1,12 +1,42 @@
 import { warmAround } from './changePackage';
 import type { Decision } from './decide';
+import { Refusal } from '../refusal';
+import type { Zone } from './package';
 import type { Setting } from './setting';
 import { withSetting } from './withSetting';
 import type { World } from './world';
+import { HARD_FROZEN_C } from './zoneFault';
 
-/** What a thermometer read in a zone; it wins over what was assumed, and dates what lies there (K9). °C. */
-export function measureZone(command: { zone: string; celsius: number }, world: World): Decision {
+/** A fridge zone warmer than this is asked about, °C. */
+const ODD_FRIDGE_C = 15;
+
+const sayCelsius = (celsius: number): string => `${String(celsius).replace('-', '−')} °C`;
+
+/** A reading that no zone of its kind should have: a slip of the pen, or °F for °C. @throws Refusal `reading` */
+function refuseOdd({ name, cold }: Zone, celsius: number): void {
+  const odd = cold === 'freezer' ? celsius > HARD_FROZEN_C : celsius < HARD_FROZEN_C || celsius > ODD_FRIDGE_C;
+  if (!odd) return;
+  const fromF = Math.round(((celsius - 32) * 5) / 9);
+  const likely = cold === 'freezer' ? fromF <= -10 : fromF >= -1 && fromF <= ODD_FRIDGE_C;
+  const told = likely ? ` ${String(celsius).replace('-', '−')} °F would be ${sayCelsius(fromF)}.` : '';
+  throw new Refusal(
+    'reading',
+    `${name} is in a ${cold}: ${sayCelsius(celsius)} would be odd there.${told} Say it again if it is so.`,
+  );
+}
+
+/**
+ * What a thermometer read in a zone, °C; it wins over what was assumed, and dates what lies there (K9).
+ *
+ * @param command.sure the cook looked twice: an odd reading is taken too
+ * @throws Refusal `reading` for one that no zone of its kind should have
+ */
+export function measureZone(
+  command: { zone: string; celsius: number; sure?: boolean },
+  world: World,
+): Decision {
   const zone = world.zone(command.zone);
+  if (!command.sure) refuseOdd(zone, command.celsius);
   const before = world.measured(zone.id);
   const setting: Setting = {
     kind: 'measured',

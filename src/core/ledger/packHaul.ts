@@ -28,7 +28,7 @@ const MOST_NOTE = 200;
 
 /** What happened to a line before it was packed, in order of days. */
 function lineHistory(line: HaulLine, { hot }: Haul, world: World): HistoryEvent[] {
-  const history: HistoryEvent[] = [{ did: line.start.did, on: line.start.on }];
+  const history: HistoryEvent[] = [{ ...line.start }];
   if (line.openedOn !== null) history.push({ did: 'opened', on: line.openedOn });
   const minutes = counterClock(line, { controlled: true }, world.at, false).stood;
   const washed = line.preparation.find((id) => id.startsWith('washed'));

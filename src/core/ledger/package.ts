@@ -1,6 +1,7 @@
 import type { CalendarDate } from '../calendar/calendarDate';
 import type { HistoryEvent, PackageState, PrintedDate, TrailLine, Wrap } from '../keeping/history';
 import type { Answer } from '../firstout/askOn';
+import type { DrawnZone } from '../kitchen/drawing';
 import type { AmountUnit } from '../units/sayAmount';
 import type { Form } from './intakeLine';
 
@@ -76,7 +77,7 @@ export interface Lot {
   currency: string;
 }
 
-export interface Zone {
+export interface Zone extends Pick<DrawnZone, 'kind' | 'side' | 'only' | 'never' | 'person'> {
   id: string;
   name: string;
   applianceId: string;

@@ -1,7 +1,8 @@
 import { Refusal } from '../refusal';
-import { freezePackage, keepOutPackage, moveTo } from './changePackage';
+import { freezePackage, keepOutPackage, moveTo, thawPackage } from './changePackage';
 import type { LedgerEvent } from './package';
 import { presentPackage, type World } from './world';
+import { warnedNote } from './zoneFault';
 
 /** Where a package goes: a zone, or `null`: it is kept out of the cold by design. */
 export interface PutAway {
@@ -25,15 +26,12 @@ export function putAway(command: { haul: string; places: PutAway[] }, world: Wor
   return command.places.flatMap((place) => warned(putOne(place, there), place.warning ?? ''));
 }
 
-/** The longest note a package carries. */
-const MOST_NOTE = 200;
-
 function warned(events: LedgerEvent[], warning: string): LedgerEvent[] {
   if (warning === '') return events;
-  return events.map((event) => {
-    const note = [event.after.note, warning].filter((words) => words !== '').join(' · ');
-    return { ...event, after: { ...event.after, note: note.slice(0, MOST_NOTE) } };
-  });
+  return events.map((event) => ({
+    ...event,
+    after: { ...event.after, note: warnedNote(event.after.note, warning) },
+  }));
 }
 
 function putOne(place: PutAway, there: World): LedgerEvent[] {
@@ -43,7 +41,13 @@ function putOne(place: PutAway, there: World): LedgerEvent[] {
   }
   if (place.zone === null) return keepOutPackage(place, there);
   const zone = there.zone(place.zone);
-  return zone.cold === 'freezer' && before.state !== 'frozen'
-    ? freezePackage({ ...place, zone: zone.id }, there)
-    : [moveTo(before, zone.id, there)];
+  // The cook was told what speaks against it and chose it all the same.
+  const anyway = (place.warning ?? '') !== '';
+  if (zone.cold === 'freezer' && before.state !== 'frozen') {
+    return freezePackage({ ...place, zone: zone.id, anyway }, there);
+  }
+  if (zone.cold === 'fridge' && before.state === 'frozen') {
+    return thawPackage({ ...place, zone: zone.id, anyway, method: 'fridge' }, there);
+  }
+  return [moveTo(before, zone.id, there, anyway)];
 }

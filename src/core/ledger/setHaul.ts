@@ -13,13 +13,26 @@ export type HaulChanges = Partial<
 const outSinceOf = ({ coldBag, begunAt, leftAt }: Omit<Haul, 'outSince'>): string =>
   coldBag ? begunAt : leftAt;
 
+const MOST_DAYS = 7;
+
+/** When a haul, or a line of it, left the cold: not after now, and not so long ago that it is no haul. @throws Refusal `haul` */
+export function checkLeft(leftAt: string, world: Pick<World, 'at' | 'now'>): void {
+  const at = Date.parse(leftAt);
+  if (at > Date.parse(world.at) && at > Date.parse(world.now)) {
+    throw new Refusal('haul', 'It cannot have left the cold after now.');
+  }
+  if (at < Date.parse(world.at) - MOST_DAYS * 86_400_000) {
+    throw new Refusal('haul', `It cannot have been out of the cold for more than ${MOST_DAYS} days.`);
+  }
+}
+
 /** A haul as it is begun. */
 export type NewHaul = Omit<Haul, 'closedAt' | 'begunAt' | 'outSince'>;
 
 /** Begins a haul. @throws Refusal `haul` when its id is in use or it left the cold after now */
 export function beginHaul({ haul }: { haul: NewHaul }, world: World): Decision {
   if (world.haul(haul.id)) throw new Refusal('haul', 'That haul was begun already.');
-  if (haul.leftAt > world.at) throw new Refusal('haul', 'It cannot have left the cold after now.');
+  checkLeft(haul.leftAt, world);
   const told = { ...haul, begunAt: world.at, closedAt: null };
   const begun: Haul = { ...told, outSince: outSinceOf(told) };
   return { lots: [], events: [], settings: [haulEvent('haul.begun', null, begun, `Began ${begun.name}.`)] };
@@ -36,7 +49,7 @@ export function setHaul(command: { haul: string; changes: HaulChanges }, world: 
   const told = { ...before, ...command.changes };
   const after = { ...told, outSince: outSinceOf(told) };
   if (after.name.trim() === '') throw new Refusal('haul', 'A haul needs a name.');
-  if (after.leftAt > world.at) throw new Refusal('haul', 'It cannot have left the cold after now.');
+  if (after.leftAt !== before.leftAt) checkLeft(after.leftAt, world);
   const follow =
     after.outSince === before.outSince
       ? []

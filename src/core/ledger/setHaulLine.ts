@@ -6,6 +6,7 @@ import { amountFault } from '../units/readAmount';
 import { sayAmount } from '../units/sayAmount';
 import type { Decision } from './decide';
 import { lineEvent, openHaul, presentLine } from './haulWorld';
+import { checkLeft } from './setHaul';
 import type { World } from './world';
 
 /** A line without what the ledger keeps of it. */
@@ -27,6 +28,11 @@ export function setHaulLine(command: { line: ToldLine; version: number | null },
   openHaul(world, line.haul);
   const fault = amountFault(line.amount, line.unit);
   if (fault) throw new Refusal('amount', fault);
+  const known = version === null ? null : world.haulLine(line.id);
+  if (line.outSince !== null && line.outSince !== known?.outSince) checkLeft(line.outSince, world);
+  if (line.start.on > world.nowOn) {
+    throw new Refusal('haul', `${line.start.on} is still to come: it cannot have come in then.`);
+  }
   const food = world.food(line.food);
   const called = line.called.trim() || food.name;
   const told = { ...line, food: food.id, called };

@@ -5,8 +5,8 @@ import { amountFault } from '../units/readAmount';
 import { sayAmount } from '../units/sayAmount';
 import type { IntakeLine } from './intakeLine';
 import type { LedgerEvent, Lot } from './package';
-import { storeLot } from './storeLot';
-import type { World } from './world';
+import { storeLot, type StoringWorld } from './storeLot';
+import { admitTo, warnedNote } from './zoneFault';
 
 function checkLine(line: IntakeLine): void {
   const fault = amountFault(line.amount, line.unit);
@@ -22,11 +22,12 @@ function lineHistory(line: IntakeLine): HistoryEvent[] {
   if (line.openedOn) later.push({ did: 'opened', on: line.openedOn });
   if (line.frozenOn) later.push({ did: 'frozen', on: line.frozenOn });
   later.sort((a, b) => (a.on < b.on ? -1 : a.on > b.on ? 1 : 0));
-  return [{ did: line.start.did, on: line.start.on }, ...later];
+  return [{ ...line.start }, ...later];
 }
 
-function checkPlace(line: IntakeLine, frozen: boolean, world: World): void {
-  if (line.zone === null) return;
+/** @returns what the household's own rules say against the place, when it was chosen all the same */
+function checkPlace(line: IntakeLine, frozen: boolean, world: StoringWorld): string {
+  if (line.zone === null) return '';
   const zone = world.zone(line.zone);
   if (frozen && zone.cold === 'fridge') {
     throw new Refusal('place', `${zone.name} is in a fridge; frozen food goes to a freezer zone.`);
@@ -37,15 +38,17 @@ function checkPlace(line: IntakeLine, frozen: boolean, world: World): void {
       `${zone.name} is in a freezer; say “frozen” with the day, or choose a fridge zone.`,
     );
   }
+  return admitTo(zone, world.food(line.food), line.anyway ?? false);
 }
 
 /** Stores one line: a lot and its packages. @throws Refusal */
-export function storeLine(line: IntakeLine, world: World): { lot: Lot; events: LedgerEvent[] } {
+export function storeLine(line: IntakeLine, world: StoringWorld): { lot: Lot; events: LedgerEvent[] } {
   checkLine(line);
   const food = world.food(line.food);
-  const frozen = line.frozenOn !== null;
-  checkPlace(line, frozen, world);
-  const wrap = line.wrap ?? (frozen ? ('zip-bag' as const) : null);
+  const boughtFrozen = line.start.frozen ?? false;
+  const frozen = boughtFrozen || line.frozenOn !== null;
+  const warning = checkPlace(line, frozen, world);
+  const wrap = line.wrap ?? (boughtFrozen ? 'carton' : frozen ? 'zip-bag' : null);
   const { called, amount, unit, priceMinor, start, printed, blanched } = line;
   return storeLot(
     { food, called, amount, unit, priceMinor, start, printed, blanched, history: lineHistory(line) },
@@ -53,7 +56,7 @@ export function storeLine(line: IntakeLine, world: World): { lot: Lot; events: L
       amount: share,
       form: line.form,
       wrap,
-      note: line.note,
+      note: warnedNote(line.note, warning),
       zone: line.zone,
       counterSince: world.at,
     })),
@@ -68,7 +71,7 @@ export function storeLine(line: IntakeLine, world: World): { lot: Lot; events: L
  */
 export function storeHaul(
   lines: readonly IntakeLine[],
-  world: World,
+  world: StoringWorld,
 ): { lots: Lot[]; events: LedgerEvent[] } {
   const lots: Lot[] = [];
   const events: LedgerEvent[] = [];

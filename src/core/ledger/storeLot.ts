@@ -4,8 +4,8 @@ import type { HistoryEvent, PrintedDate, Start, Wrap } from '../keeping/history'
 import { sharePrice } from '../portions/sharePrice';
 import { type AmountUnit, sayAmount } from '../units/sayAmount';
 import type { Form } from './intakeLine';
-import { judgePackage, warmthOf } from './judgePackage';
-import type { LedgerEvent, Lot, Package } from './package';
+import { coldOf, judgePackage, warmthOf } from './judgePackage';
+import type { LedgerEvent, Lot, Package, Zone } from './package';
 import type { World } from './world';
 
 /** What came in together, whole. */
@@ -16,7 +16,7 @@ export interface NewLot {
   amount: number;
   unit: AmountUnit;
   priceMinor: number | null;
-  start: { did: Start; on: CalendarDate };
+  start: { did: Start; on: CalendarDate; frozen?: boolean };
   printed: PrintedDate | null;
   blanched: boolean;
   history: HistoryEvent[];
@@ -35,6 +35,22 @@ export interface NewPack {
   cap?: number | null;
 }
 
+/** True for what puts a package to sleep. */
+const freezes = (event: HistoryEvent): boolean =>
+  event.did === 'frozen' || event.did === 'refrozen' || ('frozen' in event && event.frozen === true);
+
+/** What was frozen went into this freezer zone, as far as anybody told: its °C counts from that day on (K9). */
+function frozenInto(history: readonly HistoryEvent[], zone: Zone | null): HistoryEvent[] {
+  const last = zone?.cold === 'freezer' ? history.findLastIndex(freezes) : -1;
+  return history.map((event, at) => (zone && at === last ? { ...event, ...coldOf(zone) } : event));
+}
+
+/** What storing needs of the world; a preview has no more than this. */
+export type StoringWorld = Pick<
+  World,
+  'today' | 'at' | 'food' | 'caution' | 'zone' | 'currency' | 'newId' | 'newCode'
+>;
+
 /**
  * Stores a lot and its packs: dated, coded, each with its share of the price, which adds up exactly.
  *
@@ -44,7 +60,7 @@ export interface NewPack {
 export function storeLot(
   told: NewLot,
   packs: readonly NewPack[],
-  world: World,
+  world: StoringWorld,
 ): { lot: Lot; events: LedgerEvent[] } {
   const { food, called, amount, unit, priceMinor, start } = told;
   const lot: Lot = {
@@ -60,6 +76,7 @@ export function storeLot(
   const amounts = packs.map((pack) => pack.amount);
   const prices = priceMinor === null ? null : sharePrice(priceMinor, amounts);
   const events = packs.map((pack, at): LedgerEvent => {
+    const zone = pack.zone === null ? null : world.zone(pack.zone);
     const undated = {
       id: world.newId(),
       lotId: lot.id,
@@ -75,7 +92,7 @@ export function storeLot(
       note: pack.note,
       zoneId: pack.zone,
       counterSince: pack.zone === null ? pack.counterSince : null,
-      history: told.history,
+      history: frozenInto(told.history, zone),
       printed: told.printed,
       cameOn: world.today,
       answer: null,
@@ -85,7 +102,7 @@ export function storeLot(
       version: 1,
     };
     const dated = judgePackage(undated, world);
-    const warmth = pack.zone === null ? [] : warmthOf(world.zone(pack.zone), dated.celsius, world);
+    const warmth = zone === null ? [] : warmthOf(zone, dated.celsius, world.today);
     const after: Package =
       warmth.length === 0
         ? dated

@@ -5,7 +5,9 @@ import { planningThawHours } from '../thermal/packageThawHours';
 import { type AmountUnit, sayAmount } from '../units/sayAmount';
 import type { JudgingWorld } from './judgePackage';
 import type { LedgerEvent, Package } from './package';
-import { takePackage, whyUnfit } from './takePackage';
+import type { Pieces } from './partOpens';
+import { takePackage } from './takePackage';
+import { whyUnfit } from './whyUnfit';
 import type { World } from './world';
 
 function toAllocated(found: Package, world: JudgingWorld, hours: number | null): AllocatedPackage {
@@ -49,7 +51,10 @@ export function allocateAmount(
  *
  * @throws Refusal `amount` when there is not enough that may be eaten in time; nothing is taken then
  */
-export function takeAmount(command: AmountWanted, world: World): LedgerEvent[] {
+export function takeAmount(
+  command: AmountWanted & { pieces?: Pieces | null },
+  world: World,
+): LedgerEvent[] {
   const packages = world.loaded();
   const { takes, short, passed } = allocateAmount(packages, command, world);
   if (short > 0) {
@@ -64,6 +69,6 @@ export function takeAmount(command: AmountWanted, world: World): LedgerEvent[] {
   }
   return takes.flatMap(({ id, amount }) => {
     const found = packages.find((one) => one.id === id) as Package;
-    return takePackage({ package: id, version: found.version, amount }, world);
+    return takePackage({ package: id, version: found.version, amount, pieces: command.pieces ?? null }, world);
   });
 }

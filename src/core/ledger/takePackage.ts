@@ -1,13 +1,27 @@
 import { Refusal } from '../refusal';
 import { sayAmount } from '../units/sayAmount';
-import { counterOf, type JudgingWorld, withEvents } from './judgePackage';
+import { sayPlainDate } from '../calendar/sayDate';
+import { withEvents } from './judgePackage';
 import type { DiscardReason, GoneHow, LedgerEvent, Package } from './package';
+import { partOpens, type Pieces } from './partOpens';
+import { whyUnfit } from './whyUnfit';
 import { presentPackage, type World } from './world';
 
-/** What is left after some of it went: the whole package gone, or the rest with its share of the price. */
+/** Taking of a package, all of it or a part; `pieces`: what the cook says of them, where it cannot be known. */
+interface Taking {
+  package: string;
+  version: number;
+  amount: number | null;
+  pieces?: Pieces | null;
+}
+
+/**
+ * What is left after some of it went: the whole package gone, or the rest with its share of the price. A part taken out of a
+ * closed package opens it (K4).
+ */
 function reduced(
   before: Package,
-  amount: number | null,
+  { amount, pieces }: Taking,
   how: Exclude<GoneHow, 'undone'>,
   reason: DiscardReason | null,
   world: World,
@@ -22,28 +36,21 @@ function reduced(
   const rest = before.amount - amount;
   const priceMinor =
     before.priceMinor === null ? null : Math.round((before.priceMinor * rest) / before.amount);
-  return { ...before, amount: rest, priceMinor, version };
+  const opens = partOpens(before, world.food(before.foodId));
+  if (opens === 'stays') return { ...before, amount: rest, priceMinor, version };
+  if (opens === 'ask' && pieces === 'closed') return { ...before, amount: rest, priceMinor, form: 'sealed', version };
+  return withEvents(before, [{ did: 'opened', on: world.today }], world, { amount: rest, priceMinor });
+}
+
+/** "; what stays is open now, use by Mon 30 Nov". */
+function sayOpened(before: Package, after: Package): string {
+  if (after.gone !== null || before.openedOn === after.openedOn) return '';
+  const kind = after.governingKind === 'use-by' ? 'use by' : 'best by';
+  return `; what stays is open now, ${kind} ${sayPlainDate(after.governingDate)}`;
 }
 
 function sayPart(before: Package, amount: number | null, name: string): string {
   return `${name} ${sayAmount(amount ?? before.amount, before.unit)}`;
-}
-
-/**
- * Why a package is not for eating: past its use by, found bad, or out of the cold for too long, the present stay
- * included; `null` when it is.
- */
-export function whyUnfit(before: Package, world: JudgingWorld): { rule: string; says: string } | null {
-  if (before.useBy !== null && before.useBy < world.today) {
-    return { rule: 'K2', says: `${before.code} is past its use by: it is not for eating. Bin it.` };
-  }
-  const stay = counterOf(before, world);
-  const condemned = stay.length === 0 ? before.condemned : withEvents(before, stay, world).condemned;
-  if (!condemned) return null;
-  return {
-    rule: 'K10',
-    says: `${before.code} was found bad, or stood out of the cold for too long. Bin it.`,
-  };
 }
 
 const LEAVING = {
@@ -59,25 +66,25 @@ const LEAVING = {
  * @throws Refusal when there is less in it, or when it is to be thrown out
  */
 export function takePackage(
-  command: { package: string; version: number; amount: number | null },
+  command: Taking,
   world: World,
   how: keyof typeof LEAVING = 'taken',
 ): LedgerEvent[] {
   const before = presentPackage(world, command.package, command.version);
   const unfit = whyUnfit(before, world);
   if (unfit) throw new Refusal(unfit.rule, unfit.says);
-  const after = reduced(before, command.amount, how, null, world);
+  const after = reduced(before, command, how, null, world);
   const { type, word } = LEAVING[how];
-  return [{ type, before, after, says: `${word} ${sayPart(before, command.amount, before.called)}.` }];
+  return [{ type, before, after, says: `${word} ${sayPart(before, command.amount, before.called)}${sayOpened(before, after)}.` }];
 }
 
 /** Puts a package on the compost, all of it or a part. @throws Refusal when there is less in it */
 export function compostPackage(
-  command: { package: string; version: number; amount: number | null },
+  command: Taking,
   world: World,
 ): LedgerEvent[] {
   const before = presentPackage(world, command.package, command.version);
-  const after = reduced(before, command.amount, 'composted', null, world);
+  const after = reduced(before, command, 'composted', null, world);
   return [
     {
       type: 'package.composted',
@@ -90,11 +97,11 @@ export function compostPackage(
 
 /** Throws a package out, all of it or a part, for a reason. Throws as {@link takePackage}. */
 export function discardPackage(
-  command: { package: string; version: number; amount: number | null; reason: DiscardReason },
+  command: Taking & { reason: DiscardReason },
   world: World,
 ): LedgerEvent[] {
   const before = presentPackage(world, command.package, command.version);
-  const after = reduced(before, command.amount, 'discarded', command.reason, world);
+  const after = reduced(before, command, 'discarded', command.reason, world);
   return [
     {
       type: 'package.discarded',

@@ -4,6 +4,7 @@ import { amountFault } from '../units/readAmount';
 import { sayAmount } from '../units/sayAmount';
 import { counterOf, withEvents } from './judgePackage';
 import type { LedgerEvent } from './package';
+import { refuseLate } from './whyUnfit';
 import { presentPackage, type World } from './world';
 
 /**
@@ -29,6 +30,7 @@ export function topUpPot(
   if (before.form !== 'pot') {
     throw new Refusal('K11', `${before.code} is not a pot. Store it as a pot to top it up.`);
   }
+  refuseLate(before, world);
   const amount = before.amount + command.amount;
   const fault = amountFault(amount, before.unit);
   if (fault) throw new Refusal('amount', fault);

@@ -1,6 +1,7 @@
 import { dequal } from 'dequal';
 import { NO_WISH } from '../foods/wish';
 import { Refusal } from '../refusal';
+import { comeBack, type Meanwhile } from './comeBack';
 import type { Decision } from './decide';
 import type { LedgerEvent, Package } from './package';
 import { redatePackages } from './redatePackages';
@@ -24,15 +25,16 @@ export interface PastCommand {
 function undoEvent(
   { before, after }: PastCommand['events'][number],
   says: string,
-  present: World['package'],
+  world: World,
+  meanwhile: Meanwhile,
 ): LedgerEvent {
-  const now = present(after.id);
+  const now = world.package(after.id);
   if (!sameState(now, after)) {
     throw new Refusal('undo', `${now.code} has changed since (${sayNow(now)}); undo that first.`);
   }
   const version = now.version + 1;
   const restored: Package = before
-    ? { ...before, version }
+    ? comeBack(before, now, world, meanwhile)
     : {
         ...now,
         gone: { how: 'undone', on: now.startOn, reason: null },
@@ -113,19 +115,28 @@ function undoSetting(past: SettingEvent, says: string, world: World): SettingEve
 
 /**
  * Derives the undo of a command from its before-images, last event first. What changed since stays as it is and the whole
- * undo is refused, with the reason. What was set goes back, and the packages are dated by it anew.
+ * undo is refused, with the reason. What was set goes back, and the packages are dated by it anew. What comes back is judged
+ * by today (see {@link comeBack}): an undo never loosens.
  *
- * @throws Refusal `undo`
+ * @throws Refusal `undo`, or `meanwhile`
  */
-export function undoCommand(past: PastCommand | null, world: World): Decision {
+export function undoCommand(
+  past: PastCommand | null,
+  world: World,
+  meanwhile: Meanwhile = 'out',
+): Decision {
   if (past === null) throw new Refusal('undo', 'There is no such command.');
   if (past.undone) throw new Refusal('undo', 'That was undone already.');
-  const settings = [...past.settings].reverse().map((event) => undoSetting(event, past.says, world));
+  // A zone must be drawn again before what was measured in it comes back.
+  const drawnFirst = [...past.settings]
+    .reverse()
+    .sort((a, b) => Number(b.after.kind === 'appliance') - Number(a.after.kind === 'appliance'));
+  const settings = drawnFirst.map((event) => undoSetting(event, past.says, world));
   const back = settings.reduce((so, { after }) => withSetting(so, after), world);
   if (settings.some(({ after }) => REDATES.includes(after.kind))) {
     return { lots: [], events: redatePackages(world.loaded(), back), settings };
   }
-  const events = [...past.events].reverse().map((event) => undoEvent(event, past.says, world.package));
+  const events = [...past.events].reverse().map((event) => undoEvent(event, past.says, back, meanwhile));
   const moved = new Map(events.map(({ after }) => [after.id, after]));
   for (const found of [...world.loaded().map((one) => moved.get(one.id) ?? one), ...moved.values()]) {
     if (found.gone === null && found.zoneId !== null && !back.hasZone(found.zoneId)) {

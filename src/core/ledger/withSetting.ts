@@ -66,6 +66,11 @@ export function zonesOf(drawing: ApplianceDrawing, world: Pick<World, 'measured'
       applianceId: drawing.id,
       applianceName: drawing.name,
       cold: inside?.cold ?? 'fridge',
+      kind: zone.kind,
+      side: zone.side,
+      only: zone.only,
+      never: zone.never,
+      person: zone.person,
       temperatureC: world.measured(zone.id)?.celsius ?? assumedC,
       assumedC,
     };

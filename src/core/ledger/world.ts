@@ -15,6 +15,11 @@ export interface World {
   today: CalendarDate;
   /** The command's instant, ISO 8601 UTC. */
   at: string;
+  /** The instant it is told, and its date in the household: later than `at` when it is told late. */
+  now: string;
+  nowOn: CalendarDate;
+  /** The household's date of an instant, ISO 8601. */
+  dayOf(instant: string): CalendarDate;
   currency: string;
   caution: Caution;
   settings: HouseholdSettings;

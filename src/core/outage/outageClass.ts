@@ -27,6 +27,12 @@ export interface OutageClass {
 /** 40 °F: above it germs grow. */
 export const SAFE_CHILL_C = 4.4;
 
+/** Hours that a food not controlled may stand out of the cold once open: those of a class with a higher threshold (K10). */
+export function warmHoursOf(outageClass: OutageClass | undefined): { warmHours?: number } {
+  if (!outageClass || outageClass.fridgeVerdict !== 'discard' || isControlled(outageClass)) return {};
+  return outageClass.fridgeLimitHours === null ? {} : { warmHours: outageClass.fridgeLimitHours };
+}
+
 /** Rule K1: thrown out once held above 4.4 °C, so it has a safety date. */
 export function isControlled(outageClass: OutageClass): boolean {
   return outageClass.fridgeVerdict === 'discard' && outageClass.fridgeThresholdC === SAFE_CHILL_C;

@@ -1,6 +1,6 @@
-import type { Food } from '../foods/food';
+import { isCalled } from '../foods/isCalled';
 import { HAND_MM } from '../packaging/fit';
-import { isFreezerZone, isRaw, type PlacingPackage, type PlacingZone } from './placing';
+import { isFreezerZone, type PlacingPackage, type PlacingZone } from './placing';
 
 const tenths = (litres: number): number => Math.round(litres * 10) / 10;
 
@@ -11,33 +11,6 @@ export interface PlacingRefusal {
 }
 
 const WARMEST_C = 4;
-const ANIMAL = ['meat', 'fish', 'shellfish'];
-
-/** True when a household's word ("dairy", "raw", "vegetarian", "leftovers") is said of a food. */
-export function isCalled(food: Food, word: string): boolean {
-  const tag = word.trim().toLowerCase();
-  switch (tag) {
-    case 'raw':
-      return isRaw(food);
-    case 'vegetarian':
-      return !food.dietTags.some((own) => ANIMAL.includes(own)) && !isRaw(food);
-    case 'vegan':
-    case 'plant-only':
-      return (
-        food.dietTags.includes('plant') &&
-        !food.dietTags.some((own) => [...ANIMAL, 'dairy', 'egg'].includes(own))
-      );
-    default:
-      return (
-        food.dietTags.includes(tag) ||
-        food.group === tag ||
-        food.id === tag ||
-        food.readiness === tag ||
-        food.outageClass === tag
-      );
-  }
-}
-
 function temperatureFault({ food, state }: PlacingPackage, zone: PlacingZone): PlacingRefusal | null {
   const freezer = isFreezerZone(zone);
   if (state === 'frozen') {

@@ -12,7 +12,7 @@ import { packedLitres } from '@/core/packaging/packedLitres';
 import type { Sql } from '@/store/database';
 import { renewTally, tallyPackages } from '@/store/dayTally';
 import { putFood } from '@/store/foods';
-import { putSettings } from '@/store/households';
+import { putSettings, renewFiguresVersion } from '@/store/households';
 import { putContainer } from '@/store/containers';
 import { putCode, putHaul, putHaulLine } from '@/store/hauls';
 import { putJob } from '@/store/jobs';
@@ -98,6 +98,8 @@ export async function applyDecision(
   if (!redatesAll) await tallyPackages(db, householdId, ids, -1);
   // Zones must be drawn before something lies in them, and empty before they go.
   for (const { after } of settings) await putSetting(db, householdId, after);
+  if (settings.some(({ after }) => after.kind === 'food' || after.kind === 'wish'))
+    await renewFiguresVersion(db, householdId);
   for (const lot of lots) await addLot(db, householdId, command.id, lot);
   const stored = events.filter((event) => event.before === null).map(({ after }) => toStored(after, world));
   await addPackages(db, householdId, stored);

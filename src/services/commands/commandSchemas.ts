@@ -3,6 +3,8 @@ import { COMMAND_TYPES, type Command, type CommandType } from '@/core/ledger/com
 import { FORMS, type IntakeLine, MOST_PACKS } from '@/core/ledger/intakeLine';
 import { DISCARD_REASONS } from '@/core/ledger/package';
 import { ANSWERS } from '@/core/firstout/askOn';
+import { MEANWHILE } from '@/core/ledger/comeBack';
+import { PIECES } from '@/core/ledger/partOpens';
 import { NO_WISH } from '@/core/foods/wish';
 import { CAUTIONS, PRINTED_KINDS, STARTS, THAW_METHODS, WRAPS } from '@/core/keeping/history';
 import { AMOUNT_UNITS } from '@/core/units/sayAmount';
@@ -15,6 +17,10 @@ import { dateSchema, instantSchema, plainText, validate } from '../validate';
 const uuid = Joi.string().guid({ version: 'uuidv4' });
 const amount = Joi.number().integer().min(1).max(200_000);
 const version = Joi.number().integer().min(1).required().description('the version the cook saw');
+
+const anyway = Joi.boolean()
+  .default(false)
+  .description('the zone was chosen all the same, whatever the household’s own rules say of it');
 
 const lineSchema = Joi.object({
   food: Joi.string().trim().min(1).max(120).required().description('id, name or alias'),
@@ -53,11 +59,13 @@ const lineSchema = Joi.object({
       .valid(...STARTS)
       .required(),
     on: dateSchema.required(),
+    frozen: Joi.boolean().description('it came in hard frozen, from a freezer'),
   }).required(),
   opened_on: dateSchema.allow(null).default(null),
   frozen_on: dateSchema.allow(null).default(null),
   blanched: Joi.boolean().default(true),
   note: plainText(200).allow('').default(''),
+  anyway,
 }).meta({ className: 'Line' });
 
 const rehome = Joi.array()
@@ -78,24 +86,36 @@ const wishSchema = Joi.object({
   leadDays: Joi.number().integer().min(1).max(365).allow(null).default(null),
 }).description('null: the reference counts');
 
+const pieces = Joi.string()
+  .valid(...PIECES)
+  .allow(null)
+  .default(null)
+  .description('whether each piece is closed in itself, where the product cannot know; null counts as open');
+
 const onPackage = { package: uuid.required(), version };
 
 const bodies: Record<CommandType, Joi.PartialSchemaMap> = {
   'haul.store': { lines: Joi.array().items(lineSchema).min(1).max(200).required() },
   ...haulBodies,
-  'package.take': { ...onPackage, amount: amount.allow(null).default(null).description('null takes all') },
+  'package.take': {
+    ...onPackage,
+    amount: amount.allow(null).default(null).description('null takes all'),
+    pieces,
+  },
   'package.move': {
     ...onPackage,
     zone: uuid.allow(null).required().description('null puts it on the counter'),
+    anyway,
   },
   'package.open': onPackage,
-  'package.freeze': { ...onPackage, zone: uuid.required() },
+  'package.freeze': { ...onPackage, zone: uuid.required(), anyway },
   'package.thaw': {
     ...onPackage,
     method: Joi.string()
       .valid(...THAW_METHODS)
       .required(),
     zone: uuid.allow(null).default(null).description('a fridge zone, for the method fridge'),
+    anyway,
   },
   'package.discard': {
     ...onPackage,
@@ -103,12 +123,14 @@ const bodies: Record<CommandType, Joi.PartialSchemaMap> = {
       .valid(...DISCARD_REASONS)
       .required(),
     amount: amount.allow(null).default(null),
+    pieces,
   },
-  'package.give': { ...onPackage, amount: amount.allow(null).default(null) },
-  'package.compost': { ...onPackage, amount: amount.allow(null).default(null) },
+  'package.give': { ...onPackage, amount: amount.allow(null).default(null), pieces },
+  'package.compost': { ...onPackage, amount: amount.allow(null).default(null), pieces },
   'package.cook': {
     ...onPackage,
     amount: amount.allow(null).default(null),
+    pieces,
     into: lineSchema.allow(null).default(null).description('what came of it; null: eaten as it was cooked'),
   },
   'package.answer': {
@@ -141,6 +163,7 @@ const bodies: Record<CommandType, Joi.PartialSchemaMap> = {
       .allow(null)
       .default(null)
       .description('when the meal is; frozen food must thaw by then'),
+    pieces,
   },
   'food.add': {
     copy: foodName.required().description('the near food whose figures it takes'),
@@ -196,10 +219,23 @@ const bodies: Record<CommandType, Joi.PartialSchemaMap> = {
   },
   'appliance.remove': { appliance: uuid.required(), rehome },
   'kitchen.order': { appliances: Joi.array().items(uuid).min(1).max(100).required() },
-  'zone.measure': { zone: uuid.required(), celsius: Joi.number().min(-40).max(60).required() },
+  'zone.measure': {
+    zone: uuid.required(),
+    celsius: Joi.number().min(-40).max(60).required(),
+    sure: Joi.boolean().default(false).description('looked at twice: an odd reading is taken too'),
+  },
   'container.set': { container: containerSchema.required() },
   'container.remove': { container: uuid.required() },
-  'ledger.undo': { command: uuid.required().description('id of the command to undo') },
+  'ledger.undo': {
+    command: uuid.required().description('id of the command to undo'),
+    meanwhile: Joi.string()
+      .valid(...MEANWHILE)
+      .default('out')
+      .description(
+        'where a package was in between: “out” counts its minutes all the same, “cold” says the entry was wrong, “ask” refuses where it matters',
+      ),
+  },
+  'figures.renew': {},
 };
 
 /** One schema per command type; the OpenAPI page is made from them. */

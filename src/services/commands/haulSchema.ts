@@ -39,6 +39,7 @@ const haulLine = Joi.object({
       .valid(...STARTS)
       .required(),
     on: dateSchema.required(),
+    frozen: Joi.boolean().description('it came in hard frozen, from a freezer'),
   }).required(),
   printed: Joi.object({
     kind: Joi.string()

@@ -11,7 +11,7 @@ import type { Setting } from '@/core/ledger/setting';
 import type { PastCommand } from '@/core/ledger/undoCommand';
 import type { World } from '@/core/ledger/world';
 import type { Sql } from '@/store/database';
-import { type Household, readHousehold, takeCodeNumbers } from '@/store/households';
+import { type Household, takeCodeNumbers } from '@/store/households';
 import { readJobs } from '@/store/jobs';
 import { readContainers } from '@/store/containers';
 import { lockHaulLines, readCode, readHaul, readHaulLines } from '@/store/hauls';
@@ -19,6 +19,7 @@ import { isTakenElsewhere } from '@/store/drawings';
 import { drawingOf, type Kitchen, readKitchen } from '@/store/kitchens';
 import { readPastCommand } from '@/store/ledger';
 import { lockPackages, lockPackagesIn, lockPackagesOf } from '@/store/packages';
+import { now, todayIn } from '../clock';
 import { foodNamed, type Reference } from '../household';
 import { Problem } from '../problem';
 
@@ -68,7 +69,7 @@ const SETTERS: readonly Command['type'][] = [
   'container.remove',
 ];
 
-export const setsSomething = ({ type }: Command): boolean => SETTERS.includes(type);
+const setsSomething = ({ type }: Command): boolean => SETTERS.includes(type);
 
 /** Ids of the foods whose packages a command looks at; `null`: those of all foods. */
 function foodsTouched(
@@ -83,6 +84,7 @@ function foodsTouched(
     case 'food.wish':
       return [plain.get(command.food)?.id ?? foodNamed(index, command.food).id];
     case 'household.set':
+    case 'figures.renew':
       return null;
     case 'ledger.undo':
       return past?.settings.some(({ after }) => after.kind === 'household')
@@ -186,16 +188,20 @@ function idsBrought(command: Command): string[] {
   }
 }
 
-/** Loads and locks what a command touches. @throws Problem 404 or 422 for what it names and nobody knows */
+/**
+ * Loads and locks what a command touches.
+ *
+ * @param household as it stands under its lock
+ * @throws Problem 404 or 422 for what it names and nobody knows
+ */
 export async function loadWorld(
   db: Sql,
   command: Command,
-  kept: Household,
+  household: Household,
   reference: Reference,
 ): Promise<{ world: World; past: PastCommand | null }> {
-  const past = await loadPast(db, command, kept.id);
+  const past = await loadPast(db, command, household.id);
   const setting = setsSomething(command);
-  const household = (setting ? await readHousehold(db, kept.id) : null) ?? kept;
   const packages = await lockPackages(db, household.id, packagesTouched(command, past));
   const foodIds = foodsTouched(command, past, reference);
   const loaded: Package[] = foodIds?.length === 0 ? [] : await lockPackagesOf(db, household.id, foodIds);
@@ -218,6 +224,9 @@ export async function loadWorld(
   const world: World = {
     today: dateInZone(command.at, household.timeZone),
     at: command.at,
+    now: now(),
+    nowOn: todayIn(household.timeZone),
+    dayOf: (instant) => dateInZone(instant, household.timeZone),
     currency: household.currency,
     caution: household.settings.caution,
     settings: household.settings,

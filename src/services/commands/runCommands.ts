@@ -6,11 +6,11 @@ import { type Sql, sql, transaction } from '@/store/database';
 import { type Household, lockHousehold } from '@/store/households';
 import { claimCommand, finishCommand, markUndone, readAnswer, readLastRecorded } from '@/store/ledger';
 import { now } from '../clock';
-import { forgetReference, loadReference, ourHousehold, type Reference, referenceOf } from '../household';
+import { loadReference, ourHousehold, type Reference, referenceOf } from '../household';
 import { Problem } from '../problem';
 import { applyDecision } from './applyDecision';
 import { readCommands } from './commandSchemas';
-import { loadWorld, setsSomething } from './loadWorld';
+import { loadWorld } from './loadWorld';
 
 /** What a command answers, now and whenever it is repeated. */
 export interface CommandAnswer {
@@ -61,6 +61,8 @@ function sayDecision(command: Command, decision: Decision): string {
   if (command.type === 'package.cook' && lots[0]) {
     return `${first.says} It became ${lots[0].amount} ${lots[0].unit} of ${events.at(-1)?.after.called ?? ''}.`;
   }
+  if (command.type === 'figures.renew' && events.length > 1)
+    return `${events.length} packages are dated earlier: stricter figures came with this version.`;
   if (command.type !== 'haul.store') return first.says;
   const told = lots.slice(0, 6).map((lot) => {
     const packs = events.filter(({ after }) => after.lotId === lot.id);
@@ -124,6 +126,29 @@ async function runOne(
   return answer;
 }
 
+/**
+ * Runs commands under their household's lock, which is held until the transaction ends: caution, wishes and own foods are those
+ * that stand then, also when another server copy has just set them.
+ */
+export async function runLocked(
+  db: Sql,
+  commands: readonly Command[],
+  householdId: number,
+): Promise<CommandAnswer[]> {
+  const answers: CommandAnswer[] = [];
+  let begun: string | null = null;
+  for (const command of commands) {
+    const household = await lockHousehold(db, householdId);
+    if (!household) throw new Problem(404, 'no-household', 'This household is not there any more.');
+    begun ??= household.figures;
+    // What this transaction itself has set is nobody else's to keep: it may still be rolled back.
+    const own = household.figures !== begun;
+    const reference = await (own ? loadReference(db, household.id) : referenceOf(household, db));
+    answers.push(await runOne(db, command, household, reference));
+  }
+  return answers;
+}
+
 /** The answers of commands that were all run before. */
 async function repeat(commands: Command[], household: Household): Promise<CommandAnswer[]> {
   return Promise.all(
@@ -147,18 +172,8 @@ async function repeat(commands: Command[], household: Household): Promise<Comman
 export async function runCommands(body: unknown): Promise<CommandAnswer[]> {
   const commands = readCommands(body, now());
   const household = await ourHousehold();
-  const kept = await referenceOf(household.id);
-  const sets = commands.some(setsSomething);
   try {
-    return await transaction(async (db) => {
-      const answers: CommandAnswer[] = [];
-      await lockHousehold(db, household.id);
-      for (const command of commands) {
-        const reference = sets ? await loadReference(db, household.id) : kept;
-        answers.push(await runOne(db, command, household, reference));
-      }
-      return answers;
-    }).finally(() => sets && forgetReference());
+    return await transaction((db) => runLocked(db, commands, household.id));
   } catch (error) {
     if (error instanceof Repeated) return repeat(commands, household);
     throw error;

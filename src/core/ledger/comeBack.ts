@@ -1,0 +1,77 @@
+import { type CalendarDate, later } from '../calendar/calendarDate';
+import { minutesBetween } from '../keeping/counterMinutes';
+import type { HistoryEvent } from '../keeping/history';
+import { Refusal } from '../refusal';
+import { counterOf, judgePackage, warmthOf } from './judgePackage';
+import type { Package } from './package';
+import type { World } from './world';
+
+/**
+ * Where a package was while what is undone stood: `out` counts the minutes out of the cold all the same, `cold` says that the
+ * entry was wrong, `ask` refuses where it matters.
+ */
+export const MEANWHILE = ['out', 'cold', 'ask'] as const;
+export type Meanwhile = (typeof MEANWHILE)[number];
+
+/** A slip taken back at once is not asked about; its minutes count. */
+const UNASKED_MINUTES = 2;
+
+type Stay = Extract<HistoryEvent, { did: 'counter' }>;
+
+/** Stays out of the cold that the present package knows of and the earlier one does not. */
+function staysSince(before: Package, now: Package, world: World): Stay[] {
+  const later = now.history.slice(before.history.length).filter(({ did }) => did === 'counter');
+  return [...later, ...counterOf(now, world)] as Stay[];
+}
+
+function askIfItMatters(before: Package, minutes: number, world: World): void {
+  if (minutes <= UNASKED_MINUTES || !world.food(before.foodId).controlled) return;
+  throw new Refusal(
+    'meanwhile',
+    `Did ${before.called} ${before.code} really stand out of the cold for ${minutes} minutes? They count, unless the entry was wrong.`,
+  );
+}
+
+/** The day from which the zone's present temperature counts for what lay there: when it was measured, never before the last event. */
+function warmSince(zoneId: string, last: CalendarDate, world: World): CalendarDate {
+  const measured = world.measured(zoneId);
+  return later(last, measured === null ? world.today : world.dayOf(measured.at));
+}
+
+function dated(image: Package, world: World): Package {
+  try {
+    return judgePackage(image, world, image.history.length);
+  } catch (error) {
+    if (error instanceof Refusal) return image;
+    throw error;
+  }
+}
+
+/**
+ * A package as it comes back when what happened to it is undone: its earlier image, judged anew by today's caution, wishes,
+ * figures and the temperature of its zone. Minutes out of the cold stay, unless the entry itself was wrong.
+ *
+ * @param before as it was, @param now as it is
+ * @param world as it will be once the settings of the command are undone too
+ * @throws Refusal `meanwhile` when it shall be asked where it was, and that matters
+ */
+export function comeBack(before: Package, now: Package, world: World, meanwhile: Meanwhile): Package {
+  const version = now.version + 1;
+  if (before.gone) return { ...before, version };
+  const stays = staysSince(before, now, world);
+  const outBefore = before.counterSince !== null;
+  if (meanwhile === 'ask') {
+    const since = outBefore && now.zoneId !== null ? minutesBetween(before.counterSince ?? world.at, world.at) : 0;
+    askIfItMatters(before, outBefore ? since : stays.reduce((sum, { minutes }) => sum + minutes, 0), world);
+  }
+  const wrong = meanwhile === 'cold';
+  // On the counter before: it stands there since then, or lay in the cold meanwhile and stands there again from now.
+  const counted = outBefore ? (wrong ? stays : []) : wrong ? [] : stays;
+  const counterSince = outBefore && wrong && now.zoneId !== null ? world.at : before.counterSince;
+  const history = [...before.history, ...counted];
+  const image = dated({ ...before, history, counterSince, version }, world);
+  if (image.zoneId === null || !world.hasZone(image.zoneId)) return image;
+  const last = history.at(-1)?.on ?? world.today;
+  const warmth = warmthOf(world.zone(image.zoneId), image.celsius, warmSince(image.zoneId, last, world));
+  return warmth.length === 0 ? image : dated({ ...image, history: [...history, ...warmth] }, world);
+}
