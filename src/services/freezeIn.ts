@@ -6,6 +6,7 @@ import { sql } from '@/store/database';
 import { readFrozenSince } from '@/store/packages';
 import type { HouseholdContext } from './context';
 import { gramsIn, type HaulGroup } from './haulGroups';
+import { FROZEN_SHARE } from './shareFreezers';
 
 /** What a freezer takes in a day, and on which day what goes in. */
 export interface FreezeInView {
@@ -34,9 +35,12 @@ export async function readFrozenToday({ household, kitchen, reference, today }: 
     const frozen = found.history.some(
       ({ did, on }) => (did === 'frozen' || did === 'refrozen') && on === today,
     );
-    if (compartment === undefined || !frozen) continue;
+    const [start] = found.history;
+    const cameFrozen = start !== undefined && 'frozen' in start && found.cameOn === today;
+    if (compartment === undefined || (!frozen && !cameFrozen)) continue;
     const density = reference.byId.get(found.foodId)?.densityKgPerL ?? 1;
-    const more = Math.round(gramsOf(found.amount, found.unit, density));
+    const share = frozen ? 1 : FROZEN_SHARE;
+    const more = Math.round(gramsOf(found.amount, found.unit, density) * share);
     grams.set(compartment, (grams.get(compartment) ?? 0) + more);
   }
   return grams;

@@ -10,7 +10,7 @@ import { readContainers } from '@/store/containers';
 import { sql } from '@/store/database';
 import { readHaulLines, readLatestHauls } from '@/store/hauls';
 import { type HouseholdContext, viewContext } from './context';
-import { packsIn, shareFreezers } from './shareFreezers';
+import { frozenLoad, packsIn, shareFreezers } from './shareFreezers';
 import { type FreezeInView, readFrozenToday, toFreezeIn } from './freezeIn';
 import { type HaulGroup, readGroups, somePacks } from './haulGroups';
 import { type Placed, Placing } from './haulPlacing';
@@ -140,7 +140,8 @@ export async function readHaulPlaces(): Promise<HaulPlacesView> {
   const dayOf = new Map<string, number>();
   const groupOf = new Map(frozen.flatMap(({ group }) => group.names.map((name) => [name, group])));
   const freezing = freezers.map((freezer) => {
-    const { id, limitG, todayG } = freezer;
+    const { id, limitG } = freezer;
+    const todayG = freezer.todayG + frozenLoad(placed, id);
     const { days, warnings } = spreadFreezing(packsIn(placed, id, containers), limitG, todayG);
     for (const { day, ids } of days) for (const name of ids) dayOf.set(name, day);
     const there = contents.lying.filter(

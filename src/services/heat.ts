@@ -10,7 +10,7 @@ import {
 import type { PackageShape } from '@/core/thermal/bodyOfShape';
 import type { ThermalFood } from '@/core/thermal/foodProperties';
 import { type HeatAnswer, heatHours } from '@/core/thermal/heatHours';
-import { birdFloorHours, isWholeBird, thermalFood } from '@/core/thermal/thermalFood';
+import { isWholeBird, thermalFood } from '@/core/thermal/thermalFood';
 import { foodNamed, ourHousehold, referenceOf } from './household';
 import { Problem } from './problem';
 import { validate } from './validate';
@@ -156,8 +156,9 @@ async function solve(request: HeatRequest, way: 'freeze' | 'thaw', medium: HeatM
     startC: request.start_c,
     medium,
     ambientC: request.ambient_c ?? medium.ambientC,
+    wholeBird: bird,
   });
-  return { answer, food, bird };
+  return { answer, food };
 }
 
 /** POST /api/v1/estimates/freeze. @throws Problem or Refusal */
@@ -174,12 +175,7 @@ const METAL_HOURS = 2;
 export async function estimateThaw(body: unknown) {
   const request = validate<HeatRequest>(thawSchema, body);
   const medium = request.medium as ThawMedium;
-  const { answer, food, bird } = await solve(request, 'thaw', THAW_MEDIA[medium]);
-  if (bird && request.mass_g && (medium === 'fridge' || medium === 'fridge-fan')) {
-    const floor = birdFloorHours(request.mass_g);
-    answer.hoursTypical = answer.hoursTypical && Math.max(floor, answer.hoursTypical);
-    answer.hoursCautious = answer.hoursCautious && Math.max(floor, answer.hoursCautious);
-  }
+  const { answer, food } = await solve(request, 'thaw', THAW_MEDIA[medium]);
   const controlled = food?.controlled ?? true;
   const slow = answer.hoursCautious === null || answer.hoursCautious > METAL_HOURS;
   const refused = controlled && (medium === 'counter' || (medium === 'metal' && slow));

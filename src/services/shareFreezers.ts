@@ -29,15 +29,29 @@ function toFreeze(
   };
 }
 
-/** The packs that were given a place in a freezer, as its limit sees them. */
+/** The packs that were given a place in a freezer and are to be frozen there, as its limit sees them. */
 export function packsIn(
   placed: readonly Placed[],
   compartment: string,
   containers: readonly Container[],
 ): FreezingPack[] {
   return placed
-    .filter(({ group, zone }) => group.part.goes === 'freezer' && zone?.compartment === compartment)
+    .filter(
+      ({ group, zone }) =>
+        group.part.goes === 'freezer' && !group.line.start.frozen && zone?.compartment === compartment,
+    )
     .flatMap((one) => one.group.names.map((name, at) => toFreeze(one, name, at, containers)));
+}
+
+/** Of the day's limit, what food that came in frozen takes: a tenth of its weight, for it warmed on the way (K5). */
+export const FROZEN_SHARE = 0.1;
+
+/** Grams of a freezer's day that go to what came in frozen; it goes in at once, whatever waits. */
+export function frozenLoad(placed: readonly Placed[], compartment: string): number {
+  const mine = placed.filter(
+    ({ group, zone }) => group.line.start.frozen && zone?.compartment === compartment,
+  );
+  return Math.ceil(mine.reduce((sum, { group }) => sum + gramsIn(group, group.amounts), 0) * FROZEN_SHARE);
 }
 
 const without = (placed: readonly Placed[], names: ReadonlySet<string>): Placed[] =>
@@ -59,9 +73,9 @@ export async function shareFreezers(
   for (const from of freezers) {
     for (const to of freezers.filter(({ id }) => id !== from.id)) {
       const mine = packsIn(now, from.id, placing.containers);
-      const { days } = spreadFreezing(mine, from.limitG, from.todayG);
+      const { days } = spreadFreezing(mine, from.limitG, from.todayG + frozenLoad(now, from.id));
       const taken = packsIn(now, to.id, placing.containers).reduce((sum, { grams }) => sum + grams, 0);
-      let left = to.limitG - to.todayG - taken;
+      let left = to.limitG - to.todayG - taken - frozenLoad(now, to.id);
       const chosen = new Set<string>();
       for (const name of days.filter(({ day }) => day > 1).flatMap(({ ids }) => ids)) {
         const grams = mine.find(({ id }) => id === name)?.grams ?? Infinity;

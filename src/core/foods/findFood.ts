@@ -3,7 +3,7 @@ import type { Food } from './food';
 import { foodKey, foodWords } from './foodKey';
 
 /** The little a search needs of a food, so that the browser can hold all of them. */
-export type NamedFood = Pick<Food, 'id' | 'name' | 'aliases'>;
+export type NamedFood = Pick<Food, 'id' | 'name' | 'aliases' | 'copyOf'>;
 
 export interface FoodIndex<F extends NamedFood = Food> {
   byId: ReadonlyMap<string, F>;

@@ -142,7 +142,15 @@ export function forecastCut(request: CutRequest): CutForecast {
     readings: [...request.readings].sort((a, b) => a.atH - b.atH),
     openings: [...request.openings].sort((a, b) => a.atH - b.atH),
   };
-  const { samples, hours, readings, kind, fill } = ordered;
+  const { samples, readings, kind, fill } = ordered;
+  const fridge = kind === 'fridge';
+  const publishedLimitH = publishedLimitHours({
+    kind: fridge ? 'fridge' : 'freezer',
+    fill,
+    doors: openedOften(ordered) ? 'opened' : 'shut',
+  });
+  // However short a look is asked for: what is told to be safe is simulated to the published limit.
+  ordered.hours = Math.max(request.hours, Math.ceil(publishedLimitH));
   const chance = seededNormals(ordered.seed);
   let z: Float64Array = Float64Array.from({ length: samples * DRAWS }, () => chance.normal());
   let run = simulate(ordered, z);
@@ -167,19 +175,14 @@ export function forecastCut(request: CutRequest): CutForecast {
   const posterior = quantilesOf(run.to4c, weights);
   const modelled = doubtful ? sooner(prior, posterior) : posterior;
   const to4c = { ...modelled, p10: Math.min(modelled.p10, measuredCrossing(ordered)) };
-  const fridge = kind === 'fridge';
-  const publishedLimitH = publishedLimitHours({
-    kind: fridge ? 'fridge' : 'freezer',
-    fill,
-    doors: openedOften(ordered) ? 'opened' : 'shut',
-  });
-  const band = Array.from({ length: Math.floor(hours) + 1 }, (_, h) => ({
+  const within = (at: number): number => (at <= request.hours ? at : Infinity);
+  const band = Array.from({ length: Math.floor(request.hours) + 1 }, (_, h) => ({
     h,
     ...quantilesOf(run.outer.subarray(h * samples, (h + 1) * samples), weights),
   }));
   return {
     publishedLimitH,
-    to4c,
+    to4c: { p10: within(to4c.p10), p50: within(to4c.p50), p90: within(to4c.p90) },
     safeUntilH: Math.min(publishedLimitH, to4c.p10 + (fridge ? FRIDGE_GRACE_H : 0)),
     band,
     withReadings: readings.length > 0,

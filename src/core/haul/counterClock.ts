@@ -1,5 +1,5 @@
 import type { Food } from '../foods/food';
-import { MOST_COUNTER_MINUTES, minutesBetween } from '../keeping/counterMinutes';
+import { countedMinutes, FROZEN_GRACE_MINUTES, MOST_COUNTER_MINUTES, minutesBetween } from '../keeping/counterMinutes';
 import type { HaulLine } from './haul';
 
 /** Minutes at which the clock warns, of 120; above 32 °C each minute counts for two. */
@@ -24,7 +24,7 @@ export interface CounterClock {
  * @param hot above 32 °C; every minute then counts for two
  */
 export function counterClock(
-  { outSince, stoodMinutes }: Pick<HaulLine, 'outSince' | 'stoodMinutes'>,
+  { outSince, stoodMinutes, start }: Pick<HaulLine, 'outSince' | 'stoodMinutes'> & Partial<Pick<HaulLine, 'start'>>,
   { controlled }: Pick<Food, 'controlled'>,
   now: string,
   hot: boolean,
@@ -32,8 +32,9 @@ export function counterClock(
   const stood = stoodMinutes + (outSince === null ? 0 : minutesBetween(outSince, now));
   if (!controlled) return { level: 'no-hurry', stood, left: null };
   const factor = hot ? 2 : 1;
-  const counted = stood * factor;
-  const left = Math.floor((MOST_COUNTER_MINUTES - counted) / factor);
+  const counted = countedMinutes(start?.frozen ? 'frozen' : 'chilled', stood, hot);
+  const grace = start?.frozen ? Math.max(0, FROZEN_GRACE_MINUTES - stood) : 0;
+  const left = Math.floor((MOST_COUNTER_MINUTES - counted) / factor) + grace;
   if (counted >= MOST_COUNTER_MINUTES) return { level: 'over', stood, left };
   if (outSince === null) return { level: 'cold', stood, left };
   const level = counted >= HURRY_MINUTES ? 'hurry' : counted >= WARN_MINUTES ? 'warn' : 'fine';

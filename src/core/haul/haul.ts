@@ -63,7 +63,8 @@ export interface HaulLine {
   pieces: number | null;
   /** Minor units, for the whole line. */
   priceMinor: number | null;
-  start: { did: Start; on: CalendarDate };
+  /** `frozen`: it came in hard frozen (K5). */
+  start: { did: Start; on: CalendarDate; frozen?: boolean };
   printed: PrintedDate | null;
   openedOn: CalendarDate | null;
   parts: HaulPart[];

@@ -22,7 +22,8 @@ function usualGoal(food: Food, packs: number): Goal {
 }
 
 /** How a food is packed as a rule where it goes. */
-export function usualPacking(food: Food, goes: Goal): string {
+export function usualPacking(food: Food, goes: Goal, boughtFrozen = false): string {
+  if (boughtFrozen) return 'as-it-is';
   return goes === 'freezer' ? (packingsFor(food)[0] ?? 'lump') : 'as-it-is';
 }
 
@@ -53,11 +54,11 @@ export function partsOf(line: IntakeLine, food: Food, cold: 'fridge' | 'freezer'
   const named = packingNamed(line, food);
   const goes: Goal =
     cold ??
-    (line.frozenOn !== null || (named !== null && food.freezeFit !== 'no')
+    (line.start.frozen || line.frozenOn !== null || (named !== null && food.freezeFit !== 'no')
       ? 'freezer'
       : usualGoal(food, line.packs));
   const amounts = splitEvenly(line.amount, line.packs);
-  return [{ amounts, packing: named ?? usualPacking(food, goes), container: null, goes, zone: line.zone }];
+  return [{ amounts, packing: named ?? usualPacking(food, goes, line.start.frozen), container: null, goes, zone: line.zone }];
 }
 
 /** How many packs there are of a plan, or of what is planned now. */

@@ -1,6 +1,7 @@
 import { checkHaulLine } from '../haul/checkHaulLine';
 import { counterClock } from '../haul/counterClock';
 import type { Haul, HaulLine, HaulPart } from '../haul/haul';
+import { lineHistory } from '../haul/lineHistory';
 import { isBlanched, sayPreparation } from '../haul/preparation';
 import type { HistoryEvent } from '../keeping/history';
 import type { Food } from '../foods/food';
@@ -26,20 +27,15 @@ export interface PackedLine {
 /** The longest note a package carries. */
 const MOST_NOTE = 200;
 
-/** What happened to a line before it was packed, in order of days. */
-function lineHistory(line: HaulLine, { hot }: Haul, world: World): HistoryEvent[] {
-  const history: HistoryEvent[] = [{ ...line.start }];
-  if (line.openedOn !== null) history.push({ did: 'opened', on: line.openedOn });
-  const minutes = counterClock(line, { controlled: true }, world.at, false).stood;
-  const washed = line.preparation.find((id) => id.startsWith('washed'));
-  if (washed) history.push({ did: 'washed', on: world.today, dried: washed === 'washed-dried' });
-  if (minutes >= 1) {
-    history.push(
-      hot ? { did: 'counter', on: world.today, minutes, hot } : { did: 'counter', on: world.today, minutes },
-    );
-  }
-  return history;
+/** Its history until now, with all the minutes it stood out; of what came in frozen the present stay goes on. */
+function historyOf(line: HaulLine, { hot }: Haul, world: World): HistoryEvent[] {
+  const { stood } = counterClock(line, { controlled: true }, world.at, false);
+  return lineHistory(line, world.today, line.start.frozen ? line.stoodMinutes : stood, hot);
 }
+
+/** Since when its packs stand out. A stay of frozen food is never cut in two, for each would have its grace (K10). */
+const outSinceOf = ({ start, outSince }: HaulLine, { at }: World): string =>
+  (start.frozen ? outSince : null) ?? at;
 
 function noteOf(line: HaulLine, pieces: number | null): string {
   const told = [
@@ -75,10 +71,10 @@ function packsOf(
   return part.amounts.map((amount, at) => ({
     amount,
     form,
-    wrap,
+    wrap: wrap ?? (line.start.frozen ? 'carton' : null),
     note: noteOf(line, pieces[at] ?? null),
     zone: null,
-    counterSince: world.at,
+    counterSince: outSinceOf(line, world),
     cap: potCap(part, line.unit, world.food(line.food), world),
   }));
 }
@@ -104,7 +100,7 @@ function packLine(line: HaulLine, haul: Haul, world: World): { lot: Lot; events:
   });
   const { called, amount, unit, priceMinor, start, printed } = line;
   const blanched = isBlanched(line.preparation);
-  const history = lineHistory(line, haul, world);
+  const history = historyOf(line, haul, world);
   return storeLot(
     { food, called, amount, unit, priceMinor, start, printed, blanched, history },
     packs,
@@ -117,7 +113,7 @@ function discardLine(line: HaulLine, haul: Haul, world: World): { lot: Lot; even
   const food = world.food(line.food);
   const { called, amount, unit, priceMinor, start, printed } = line;
   const pack = { amount, form: null, wrap: null, note: '', zone: null, counterSince: world.at };
-  const history = lineHistory(line, haul, world);
+  const history = historyOf(line, haul, world);
   const lot = { food, called, amount, unit, priceMinor, start, printed, blanched: true, history };
   const stored = storeLot(lot, [pack], world);
   const [event] = stored.events;

@@ -36,10 +36,12 @@ export function topUpPot(
   if (fault) throw new Refusal('amount', fault);
   const cap = command.cap ?? before.cap;
   const full = cap !== null && amount >= cap;
+  // A stay of frozen food is never cut in two, for each would have its grace (K10).
+  const goesOn = before.state === 'frozen';
   const after = withEvents(
     before,
     [
-      ...counterOf(before, world),
+      ...(goesOn ? [] : counterOf(before, world)),
       {
         did: 'topped-up',
         on: world.today,
@@ -48,7 +50,7 @@ export function topUpPot(
       },
     ],
     world,
-    { amount, cap, counterSince: before.counterSince === null ? null : world.at },
+    { amount, cap, counterSince: before.counterSince === null || goesOn ? before.counterSince : world.at },
   );
   const added = sayAmount(command.amount, before.unit);
   return [

@@ -1,3 +1,4 @@
+import { fridgeAirAfter } from '../forecast/fridgeAirAfter';
 import type { CutAppliance, Reading } from './powerCut';
 
 /** A point of the air temperature inside, hours after the cut began. */
@@ -14,11 +15,13 @@ export interface CutTimes {
 
 const HOUR_MS = 3_600_000;
 
-/**
- * How fast a shut refrigerator's air still warms after the last reading, K/h. The cautious tenth of the forecast
- * table in THERMAL section 6 (1.9 K in 2.4 h); it may only shorten.
- */
-const FRIDGE_WARMING_K_PER_H = 0.8;
+/** A limit counts as reached a minute early, so that rounding never decides for the milder side. */
+const A_MINUTE_H = 1 / 60;
+const HAIR = 1e-9;
+
+/** True when hours reach a limit, or are within a minute of it (O1, O2, O4b). */
+export const reaches = (hours: number, limitHours: number): boolean =>
+  hours >= limitHours - A_MINUTE_H - HAIR;
 
 /** Start, end (until now while it lasts) and length of a cut. */
 export function cutTimes(appliance: Pick<CutAppliance, 'from' | 'until'>, now: string): CutTimes {
@@ -27,9 +30,13 @@ export function cutTimes(appliance: Pick<CutAppliance, 'from' | 'until'>, now: s
   return { fromMs, endMs, hours: (endMs - fromMs) / HOUR_MS };
 }
 
-function sorted(readings: readonly Reading[]): { ms: number; c: number }[] {
+/** Readings up to the end of the cut, in order: what was read after the power came back, or is still to come, never counts. */
+function sorted(readings: readonly Reading[], endMs: number): { ms: number; c: number }[] {
   // Of two readings at one moment the warmer comes last and so goes on: doubt shortens.
-  return readings.map(({ at, c }) => ({ ms: Date.parse(at), c })).sort((a, b) => a.ms - b.ms || a.c - b.c);
+  return readings
+    .map(({ at, c }) => ({ ms: Date.parse(at), c }))
+    .filter(({ ms }) => ms <= endMs)
+    .sort((a, b) => a.ms - b.ms || a.c - b.c);
 }
 
 /**
@@ -38,38 +45,28 @@ function sorted(readings: readonly Reading[]): { ms: number; c: number }[] {
  */
 export function coversCut(readings: readonly Reading[], { fromMs, endMs }: CutTimes): boolean {
   const quarter = (endMs - fromMs) / 4;
-  const points = sorted(readings);
-  return (
-    points.some(({ ms }) => ms <= fromMs + quarter) &&
-    points.some(({ ms }) => ms >= endMs - quarter && ms <= endMs)
-  );
+  const points = sorted(readings, endMs);
+  return points.some(({ ms }) => ms <= fromMs + quarter) && points.some(({ ms }) => ms >= endMs - quarter);
 }
 
 /**
  * The air from start to end of the cut as straight lines. Starts at the last reading before the cut; without one a
- * refrigerator at 4 °C, a freezer at its first reading. After the last reading: on to the next one after the cut when
- * there is one; else a refrigerator takes the worse of holding and warming on, a freezer holds.
+ * refrigerator at 4 °C, a freezer at its first reading. After the last reading a refrigerator takes the worse of holding it and
+ * the forecast for its fill and doors; a freezer holds.
  */
 export function airDuringCut(appliance: CutAppliance, times: CutTimes): AirPoint[] {
   const { fromMs, endMs, hours } = times;
-  const all = sorted(appliance.readings);
+  const all = sorted(appliance.readings, endMs);
   const before = all.filter(({ ms }) => ms <= fromMs).at(-1);
-  const inside = all.filter(({ ms }) => ms > fromMs && ms <= endMs);
-  const after = all.find(({ ms }) => ms > endMs);
-  const startC = before?.c ?? (appliance.kind === 'fridge' ? 4 : (inside[0]?.c ?? after?.c ?? -18));
+  const inside = all.filter(({ ms }) => ms > fromMs);
+  const startC = before?.c ?? (appliance.kind === 'fridge' ? 4 : (inside[0]?.c ?? -18));
   const points: AirPoint[] = [{ h: 0, c: startC }];
   for (const { ms, c } of inside) points.push({ h: (ms - fromMs) / HOUR_MS, c });
   const last = points.at(-1) ?? { h: 0, c: startC };
   if (last.h >= hours) return points;
-  if (after) {
-    const afterH = (after.ms - fromMs) / HOUR_MS;
-    const atEnd = last.c + ((after.c - last.c) * (hours - last.h)) / (afterH - last.h);
-    points.push({ h: hours, c: Math.max(last.c, atEnd) });
-  } else {
-    const warmed = appliance.kind === 'fridge' ? (hours - last.h) * FRIDGE_WARMING_K_PER_H : 0;
-    points.push({ h: hours, c: last.c + warmed });
-  }
-  return points;
+  if (appliance.kind === 'freezer') return [...points, { h: hours, c: last.c }];
+  const after = fridgeAirAfter(appliance.fill, appliance.doors === 'shut', last.c, hours - last.h);
+  return [...points, ...after.map(({ h, c }) => ({ h: last.h + h, c: Math.max(last.c, c) }))];
 }
 
 /** Hours above a temperature along straight lines. */

@@ -1,4 +1,4 @@
-import { airDuringCut, coversCut, type CutTimes, hoursAbove, warmest } from './airDuringCut';
+import { airDuringCut, coversCut, type CutTimes, hoursAbove, reaches, warmest } from './airDuringCut';
 import { type OutageVerdict, SAFE_CHILL_C } from './outageClass';
 import { type Certainty, type CutAppliance, type CutItem, type ItemVerdict, LIMIT_SOURCE } from './powerCut';
 import { publishedLimitHours } from './publishedLimit';
@@ -48,7 +48,7 @@ function icy(item: CutItem, rule: string, evidence: string, certainty: Certainty
   return verdict(item, item.outageClass.freezerIcyVerdict, rule, evidence, certainty);
 }
 
-/** The thawed verdict; a `discard` with hours becomes cook now when readings prove fewer (O3). */
+/** The thawed verdict; a `discard` with hours becomes cook now when readings prove fewer by more than a minute (O3). */
 function thawed(
   item: CutItem,
   rule: string,
@@ -57,7 +57,7 @@ function thawed(
   proof: Evidence | null,
 ): ItemVerdict {
   const { freezerThawedVerdict: given, freezerThawedLimitHours: limit } = item.outageClass;
-  if (given === 'discard' && limit !== null && proof?.air && proof.air.above < limit) {
+  if (given === 'discard' && limit !== null && proof?.air && !reaches(proof.air.above, limit)) {
     return verdict(
       item,
       'cook-now',
@@ -81,6 +81,10 @@ function judgeLook(item: CutItem, proof: Evidence): ItemVerdict {
     return icy(item, 'O3', `measured ${sayCelsius(measuredC)}`, 'measured');
   }
   const told = typeof measuredC === 'number' ? `measured ${sayCelsius(measuredC)}` : 'seen: no ice crystals';
+  if (typeof measuredC === 'number' && proof.air && proof.air.warmest <= SAFE_CHILL_C) {
+    const against = `${told}, though the air was never above ${sayCelsius(proof.air.warmest)} by the readings: one of them is wrong`;
+    return thawed(item, 'O3', against, 'measured', null);
+  }
   return thawed(item, 'O3', told, 'measured', proof);
 }
 
@@ -97,8 +101,8 @@ function judgeClock(item: CutItem, appliance: CutAppliance, hours: number): Item
   const limit = publishedLimitHours(appliance);
   const doors = appliance.doors === 'shut' ? 'doors shut' : `doors ${appliance.doors}, so half the hours`;
   const told = `${sayHours(hours)} without power; the published limit is ${sayHours(limit)} at ${Math.round(appliance.fill * 100)} % full, ${doors}`;
-  if (hours < limit / 2) return verdict(item, 'keep', 'O4b', told, 'published');
-  if (hours < limit) return verdict(item, 'check', 'O4b', told, 'published');
+  if (!reaches(hours, limit / 2)) return verdict(item, 'keep', 'O4b', told, 'published');
+  if (!reaches(hours, limit)) return verdict(item, 'check', 'O4b', told, 'published');
   if (item.cannotCheck) return thawed(item, 'O4b', `${told}; it cannot be checked`, 'assumed', null);
   return verdict(item, 'check', 'O4b', told, 'published', ' Without ice it counts as thawed.');
 }

@@ -1,4 +1,4 @@
-import { airDuringCut, coversCut, type CutTimes, hoursAbove } from './airDuringCut';
+import { airDuringCut, coversCut, type CutTimes, hoursAbove, reaches } from './airDuringCut';
 import { isControlled, SAFE_CHILL_C } from './outageClass';
 import { type CutAppliance, type CutItem, type ItemVerdict, LIMIT_SOURCE } from './powerCut';
 import { publishedLimitHours } from './publishedLimit';
@@ -15,7 +15,7 @@ function judgeReadings(item: CutItem, appliance: CutAppliance, times: CutTimes):
   if (outageClass.fridgeVerdict === 'keep') {
     return { ...base, verdict: 'keep', says: `Keep it. ${outageClass.note}`.trim() };
   }
-  if (limit !== null && above >= limit) {
+  if (limit !== null && reaches(above, limit)) {
     return { ...base, verdict: 'discard', says: 'Throw it out: it stood too warm for too long.' };
   }
   if (isControlled(outageClass) && above > 0) {
@@ -42,7 +42,7 @@ function judgeClock(item: CutItem, appliance: CutAppliance, hours: number): Item
   }
   const controlled = isControlled(outageClass);
   const most = controlled ? limit : limit + (outageClass.fridgeLimitHours ?? 0);
-  if (hours >= most) {
+  if (reaches(hours, most)) {
     return {
       ...base,
       verdict: 'discard',
@@ -74,7 +74,9 @@ export function judgeFridgeItem(item: CutItem, appliance: CutAppliance, times: C
         id: item.id,
         verdict: 'discard',
         rule: 'O1',
-        evidence: `measured ${sayCelsius(measuredC)}, for unknown hours`,
+        evidence: covered
+          ? `measured ${sayCelsius(measuredC)}, though the air was never above 4.4 °C by the readings: one of them is wrong`
+          : `measured ${sayCelsius(measuredC)}, for unknown hours`,
         certainty: 'measured',
         says: 'Throw it out: above 4.4 °C, and nothing tells for how long.',
         source: item.outageClass.source,

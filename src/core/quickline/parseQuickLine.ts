@@ -1,16 +1,18 @@
 import type { NamedFood } from '../foods/findFood';
+import { isSoldFrozen } from '../foods/isSoldFrozen';
 import { sayAmount } from '../units/sayAmount';
 import { QuickDraft } from './quickDraft';
 import type { QuickReading, QuickVocabulary } from './quickLine';
 import { READERS } from './quickReaders';
 import { type QuickToken, quickTokens } from './quickTokens';
-import { HAPPENED_WORDS } from './quickWords';
+import { HAPPENED_WORDS, SHOP_FROZEN } from './quickWords';
 import { readFoodWords } from './readFoodWords';
 
 function beginsDetail(token: QuickToken): boolean {
   return (
     token.kind !== 'word' ||
     Object.hasOwn(HAPPENED_WORDS, token.lower) ||
+    SHOP_FROZEN.includes(token.lower) ||
     /^(use|best|sell|freeze)(-by|-before)?$/.test(token.lower)
   );
 }
@@ -33,10 +35,20 @@ function readRest(draft: QuickDraft, from: number): void {
   }
 }
 
-/** Goes to a freezer without a word about freezing: frozen today, or the day it came in is said otherwise. */
-function freezeByPlace(draft: QuickDraft): void {
-  const zone = draft.vocabulary.zones.find(({ id }) => id === draft.line.zone);
-  if (zone?.cold === 'freezer' && draft.line.frozenOn === null) draft.line.frozenOn = draft.vocabulary.today;
+/**
+ * What nobody says about freezing: what shops sell frozen was frozen from the start; what else goes to a freezer is frozen
+ * today, or the day it came in is said otherwise.
+ */
+function freezeByPlace(draft: QuickDraft, food: NamedFood | null): void {
+  const { line, vocabulary } = draft;
+  const zone = vocabulary.zones.find(({ id }) => id === line.zone);
+  const start = draft.start ?? { did: 'bought' as const, on: earliest(vocabulary.today, draft) };
+  if (food && isSoldFrozen(food) && start.did !== 'cooked' && zone?.cold !== 'fridge') {
+    draft.start = { ...start, on: line.frozenOn ?? start.on, frozen: true };
+    line.frozenOn = null;
+  }
+  const frozen = draft.start?.frozen ?? false;
+  if (zone?.cold === 'freezer' && line.frozenOn === null && !frozen) line.frozenOn = vocabulary.today;
 }
 
 /**
@@ -62,7 +74,7 @@ export function parseQuickLine<F extends NamedFood>(
       read.candidates.map((food) => food.name),
     );
   readRest(draft, Math.max(1, read.tokens));
-  freezeByPlace(draft);
+  freezeByPlace(draft, read.food);
   const given = draft.amount ?? { amount: draft.line.packs, unit: 'pc' as const };
   const amount = draft.each ? given.amount * draft.line.packs : given.amount;
   if (read.food !== null && amount < draft.line.packs) {

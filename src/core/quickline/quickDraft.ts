@@ -1,4 +1,3 @@
-import type { Start } from '../keeping/history';
 import type { IntakeLine } from '../ledger/intakeLine';
 import type { Meaning, QuickFault, QuickPart, QuickVocabulary } from './quickLine';
 import type { QuickToken } from './quickTokens';
@@ -20,7 +19,7 @@ export class QuickDraft {
     blanched: true,
     note: '',
   };
-  start: { did: Start; on: string } | null = null;
+  start: IntakeLine['start'] | null = null;
   /** Set by "3 × 500 g". */
   each = false;
 

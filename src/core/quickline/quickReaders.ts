@@ -1,3 +1,4 @@
+import { type CalendarDate, daysBetween } from '../calendar/calendarDate';
 import { sayPlainDate } from '../calendar/sayDate';
 import { isStart, START_WORDS } from '../keeping/startDates';
 import { type Form, MOST_PACKS } from '../ledger/intakeLine';
@@ -6,7 +7,7 @@ import { sayAmount } from '../units/sayAmount';
 import { dateWords } from './dateWords';
 import type { QuickDraft } from './quickDraft';
 import type { QuickToken } from './quickTokens';
-import { FORM_WORDS, HAPPENED_WORDS, PRINTED_WORDS, WRAP_WORDS } from './quickWords';
+import { FORM_WORDS, HAPPENED_WORDS, PRINTED_WORDS, SHOP_FROZEN, WRAP_WORDS } from './quickWords';
 import { readPlaceWords } from './readPlaceWords';
 
 const CURRENCY_SIGNS = new Set(['€', '£', '$']);
@@ -153,7 +154,48 @@ const readPrinted: Reader = (draft, token, at) => {
   }
   const to = lead.to + read.length;
   draft.line.printed = { kind, date: read.date };
-  draft.part('printed', token, to, `printed ${kind} ${sayPlainDate(read.date)}`);
+  const away = sayAway(read.date, draft.vocabulary.today);
+  draft.part('printed', token, to, `printed ${kind} ${sayPlainDate(read.date)}, ${away}`);
+  return used + draft.countTo(at + used, to);
+};
+
+/** "6 days ago", "in 3 days", for a day that is not today. */
+function sayAway(date: CalendarDate, today: CalendarDate): string {
+  const days = daysBetween(today, date);
+  if (days === 0) return 'today';
+  const count = `${Math.abs(days)} ${Math.abs(days) === 1 ? 'day' : 'days'}`;
+  return days < 0 ? `${count} ago` : `in ${count}`;
+}
+
+/** A day on which something happened, read behind the word for it; one still to come is a fault. */
+function readDay(
+  draft: QuickDraft,
+  token: QuickToken,
+  from: number,
+): { on: CalendarDate; to: number; missing: boolean } {
+  const { today } = draft.vocabulary;
+  const read = dateWords(draft.text.slice(from), today, 'past');
+  const to = from + (read?.length ?? 0);
+  const on = read && 'date' in read ? read.date : today;
+  const missing = read !== null && 'missing' in read;
+  if (missing) draft.fault(token, to, 'That date does not exist.');
+  else if (on > today) draft.fault(token, to, `${sayPlainDate(on)} is still to come: not yet.`);
+  return { on, to, missing: missing || on > today };
+}
+
+/** "bought frozen mon", "shop-frozen": from a freezer into ours. */
+const readBoughtFrozen: Reader = (draft, token, at) => {
+  const next = draft.tokens[at + 1];
+  const joined = SHOP_FROZEN.includes(token.lower);
+  const apart = next?.lower === 'frozen' && (token.lower === 'bought' || token.lower === 'given');
+  if (!joined && !apart) return 0;
+  const last = joined ? token : (next ?? token);
+  const { on, to, missing } = readDay(draft, token, last.to);
+  const used = joined ? 1 : 2;
+  if (!missing) {
+    draft.start = { did: token.lower === 'given' ? 'given' : 'bought', on, frozen: true };
+    draft.part('happened', token, to, `bought frozen ${sayPlainDate(on)}`);
+  }
   return used + draft.countTo(at + used, to);
 };
 
@@ -163,23 +205,21 @@ const readHappened: Reader = (draft, token, at) => {
   if (!did) {
     const bare = token.kind === 'word' ? dateWords(draft.text.slice(token.from), today, 'past') : null;
     if (!bare || 'missing' in bare || draft.start) return 0;
-    draft.start = { did: 'bought', on: bare.date };
-    draft.part('happened', token, token.from + bare.length, `bought ${sayPlainDate(bare.date)}`);
-    return draft.countTo(at, token.from + bare.length);
+    const { on, to, missing } = readDay(draft, token, token.from);
+    if (!missing) {
+      draft.start = { did: 'bought', on };
+      draft.part('happened', token, to, `bought ${sayPlainDate(on)}`);
+    }
+    return draft.countTo(at, to);
   }
-  const read = dateWords(draft.text.slice(token.to), today, 'past');
-  const to = token.to + (read?.length ?? 0);
-  const used = 1 + (read ? draft.countTo(at + 1, to) : 0);
-  const on = read && 'date' in read ? read.date : today;
-  if (read && 'missing' in read) draft.fault(token, to, 'That date does not exist.');
-  else if (on > today) draft.fault(token, to, `${sayPlainDate(on)} is still to come.`);
-  else {
+  const { on, to, missing } = readDay(draft, token, token.to);
+  if (!missing) {
     if (isStart(did)) draft.start = { did, on };
     else if (did === 'opened') draft.line.openedOn = on;
     else draft.line.frozenOn = on;
     draft.part('happened', token, to, `${isStart(did) ? START_WORDS[did] : did} ${sayPlainDate(on)}`);
   }
-  return used;
+  return 1 + draft.countTo(at + 1, to);
 };
 
 const readForm: Reader = (draft, token) => {
@@ -204,6 +244,7 @@ export const READERS: readonly Reader[] = [
   readPrice,
   readPacks,
   readPlace,
+  readBoughtFrozen,
   readHappened,
   readAmountWords,
   readForm,

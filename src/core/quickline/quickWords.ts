@@ -54,6 +54,9 @@ export const HAPPENED_WORDS: Readonly<Record<string, Start | 'opened' | 'frozen'
   frozen: 'frozen',
 };
 
+/** Words for what came out of a shop's freezer. */
+export const SHOP_FROZEN = ['shop-frozen', 'shopfrozen', 'bought-frozen', 'ready-frozen'];
+
 /** First and second word of a printed date. */
 export const PRINTED_WORDS: Readonly<Record<string, PrintedKind>> = {
   'use by': 'use-by',

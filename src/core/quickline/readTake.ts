@@ -1,5 +1,6 @@
 import { findFood, type NamedFood, nearestFoods } from '../foods/findFood';
 import type { CalendarDate } from '../calendar/calendarDate';
+import { sayPlainDate } from '../calendar/sayDate';
 import { amountFault, isUnit, readAmount } from '../units/readAmount';
 import type { AmountUnit } from '../units/sayAmount';
 import { dateWords } from './dateWords';
@@ -44,6 +45,9 @@ export function readTake<F extends NamedFood>(text: string, vocabulary: QuickVoc
   if (meal) {
     const day = dateWords(meal[1] ?? meal[2] ?? '', vocabulary.today, 'ahead');
     if (!day || 'missing' in day) return { ...reading, ...read, fault: 'For which day is it?' };
+    if (day.date < vocabulary.today) {
+      return { ...reading, ...read, fault: `${sayPlainDate(day.date)} has gone by. For which day is it?` };
+    }
     reading.on = day.date;
     rest = rest.slice(0, meal.index);
   }

@@ -3,6 +3,7 @@ import { bodyOfShape, type PackageShape } from './bodyOfShape';
 import type { ThermalFood } from './foodProperties';
 import type { HeatMedium } from './heatMedia';
 import { type HeatTable, heatTable } from './heatTable';
+import { birdFloorHours } from './thermalFood';
 import { conductivityAt, solveBody, type SolvedCurve } from './solveBody';
 
 export interface HeatCase {
@@ -13,6 +14,8 @@ export interface HeatCase {
   startC: number;
   medium: HeatMedium;
   ambientC: number;
+  /** A whole bird: in a refrigerator public advice sets the least hours. */
+  wholeBird?: boolean;
 }
 
 export interface HeatAnswer {
@@ -33,6 +36,8 @@ const BIOT_AT_C = { freeze: -15, thaw: 5 } as const;
 const CAUTION = 1.1;
 const LEAST_THAWING_C = 0.5;
 const MOST_POINTS = 60;
+/** Of a bird's outer volume, the hollow left out. */
+const BIRD_SOLID = 0.9;
 const SECONDS_AN_HOUR = 3600;
 
 interface Solved {
@@ -75,6 +80,19 @@ function thinned({ points }: SolvedCurve, factor: number): HeatAnswer['curve'] {
     .map(({ s, coreC, surfaceC }) => ({ h: s / factor / SECONDS_AN_HOUR, coreC, surfaceC }));
 }
 
+/** Hours, at least those of public advice for whole birds in a refrigerator; a mass that nobody told follows from the size. */
+function withFloor(answer: HeatAnswer, { way, medium, wholeBird, massG }: HeatCase, rho: number): HeatAnswer {
+  if (way !== 'thaw' || !wholeBird || !medium.fridge) return answer;
+  const metres = answer.thicknessMm / 1000;
+  const floor = birdFloorHours(massG ?? (Math.PI / 6) * metres ** 3 * rho * BIRD_SOLID * 1000);
+  const least = (hours: number | null, most: number): number | null => hours && Math.max(hours, most);
+  return {
+    ...answer,
+    hoursTypical: least(answer.hoursTypical, floor.typical),
+    hoursCautious: least(answer.hoursCautious, floor.cautious),
+  };
+}
+
 /**
  * How long a package takes to freeze or thaw (THERMAL 3 and 4). Typical: middle figures. Cautious: low coefficients,
  * surroundings to the slow side, a tenth more.
@@ -91,11 +109,12 @@ export function heatHours(kase: HeatCase): HeatAnswer {
   const table = heatTable(kase.food);
   const typical = solveSide(kase, table, 1, kase.ambientC);
   const cautious = solveSide(kase, table, 0, doubted(kase));
-  return {
+  const answer = {
     hoursTypical: typical.hours,
     hoursCautious: cautious.hours === null ? null : cautious.hours * CAUTION,
     thicknessMm: typical.thickness * 1000,
     curve: thinned(typical.curve, typical.factor),
     imbalance: Math.max(typical.curve.imbalance, cautious.curve.imbalance),
   };
+  return withFloor(answer, kase, table.rho);
 }

@@ -7,6 +7,8 @@ export interface HeatMedium {
   ambientC: number;
   /** How far the cautious side moves the surroundings, K. */
   doubtK: number;
+  /** A refrigerator: public advice sets the least hours of whole birds. */
+  fridge?: boolean;
 }
 
 export const FREEZE_MEDIA = {
@@ -17,8 +19,8 @@ export const FREEZE_MEDIA = {
 } as const satisfies Record<string, HeatMedium>;
 
 export const THAW_MEDIA = {
-  fridge: { h: [8, 11, 16], metal: null, ambientC: 4, doubtK: 1 },
-  'fridge-fan': { h: [10, 14, 20], metal: null, ambientC: 4, doubtK: 1 },
+  fridge: { h: [8, 11, 16], metal: null, ambientC: 4, doubtK: 1, fridge: true },
+  'fridge-fan': { h: [10, 14, 20], metal: null, ambientC: 4, doubtK: 1, fridge: true },
   'cold-water': { h: [70, 120, 200], metal: null, ambientC: 12, doubtK: 3 },
   'cold-water-changed': { h: [100, 160, 300], metal: null, ambientC: 15, doubtK: 3 },
   metal: { h: [8, 11, 15], metal: [20, 40, 60], ambientC: 22, doubtK: 1 },

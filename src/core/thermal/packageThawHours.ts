@@ -40,6 +40,7 @@ function modelHours(pack: Thawing, food: Food) {
     startC: FROZEN_C,
     medium,
     ambientC: medium.ambientC,
+    wholeBird: isWholeBird(food),
   });
 }
 
@@ -86,6 +87,7 @@ export function packHours(
   const kase = {
     food: thermalFood(food),
     massG: grams,
+    wholeBird: isWholeBird(food),
     shape: bag ? ({ kind: 'flat', ...bag } as const) : ({ kind: 'round', bird: isWholeBird(food) } as const),
   };
   const thaw = (medium: (typeof THAW_MEDIA)['fridge' | 'cold-water']): number | null =>

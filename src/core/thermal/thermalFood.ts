@@ -18,5 +18,12 @@ export function thermalFood({ id, copyOf, composition, freezingPointC }: Food): 
 /** A whole bird: hollow, and slower than its mass tells when small ones are measured by it. */
 export const isWholeBird = ({ id, copyOf }: Food): boolean => WHOLE_BIRDS.includes(copyOf ?? id);
 
-/** Whole birds need at least this long in a refrigerator by public advice: 24 h for each 2.3 kg. */
-export const birdFloorHours = (massG: number): number => (24 * massG) / 2300;
+/** Grams of a whole bird that thaw in 24 hours in a refrigerator: at the quick and at the slow end of public advice (THERMAL 4). */
+const QUICK_BIRD_G_A_DAY = 2300;
+const SLOW_BIRD_G_A_DAY = 1800;
+
+/** Hours that a whole bird needs in a refrigerator at least, by public advice: typical, and to be sure. */
+export const birdFloorHours = (massG: number): { typical: number; cautious: number } => ({
+  typical: (24 * massG) / QUICK_BIRD_G_A_DAY,
+  cautious: (24 * massG) / SLOW_BIRD_G_A_DAY,
+});

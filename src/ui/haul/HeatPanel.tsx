@@ -6,7 +6,7 @@ import type { Food } from '@/core/foods/food';
 import { gramsOf, layoutShape, type PackLayout } from '@/core/portions/packLayout';
 import type { HeatAnswer, HeatCase } from '@/core/thermal/heatHours';
 import { FREEZE_MEDIA, THAW_MEDIA } from '@/core/thermal/heatMedia';
-import { thermalFood } from '@/core/thermal/thermalFood';
+import { isWholeBird, thermalFood } from '@/core/thermal/thermalFood';
 import type { AmountUnit } from '@/core/units/sayAmount';
 import { sayHours, useHeat } from './useHeat';
 
@@ -18,7 +18,12 @@ const CHILLED_C = 4;
 const FROZEN_C = -18;
 
 function casesOf(food: Food, grams: number, layout: PackLayout): HeatCase[] {
-  const base = { food: thermalFood(food), massG: grams, shape: layoutShape(layout) };
+  const base = {
+    food: thermalFood(food),
+    massG: grams,
+    shape: layoutShape(layout),
+    wholeBird: isWholeBird(food),
+  };
   const thaw = (medium: (typeof THAW_MEDIA)['fridge' | 'cold-water-changed']): HeatCase => ({
     ...base,
     way: 'thaw',
