@@ -1,5 +1,6 @@
 import Joi from 'joi';
 import type { Food } from '@/core/foods/food';
+import { partOpens } from '@/core/ledger/partOpens';
 import { allocateAmount } from '@/core/ledger/takeAmount';
 import { AMOUNT_UNITS, type AmountUnit, sayAmount } from '@/core/units/sayAmount';
 import { sql } from '@/store/database';
@@ -16,6 +17,10 @@ export interface AllocationView {
   takes: { view: PackageView; amount: number; amount_words: string; whole: boolean; why: string }[];
   excess: number;
   short: number;
+  /** Which package is opened by it; empty: none. */
+  opens: string;
+  /** Only the cook knows whether its pieces are each closed in itself. */
+  asks: boolean;
   passed: { code: string; food: string; why: string }[];
   /** "1 kg from 2 packages; 100 g more than asked". */
   says: string;
@@ -62,6 +67,15 @@ export async function readAllocation(body: unknown): Promise<AllocationView> {
     return toPackageView(found, context);
   };
   const words = (amount: number): string => sayAmount(amount, request.unit);
+  const parted = result.takes
+    .filter(({ whole }) => !whole)
+    .map(({ id }) => packages.find((one) => one.id === id));
+  const opening = parted.flatMap((found) => {
+    const food = found && reference.byId.get(found.foodId);
+    if (!found || !food) return [];
+    const opens = partOpens(found, food);
+    return opens === 'stays' ? [] : [{ code: found.code, opens }];
+  });
   const total = request.amount - result.short + result.excess;
   const count = result.takes.length;
   return {
@@ -74,6 +88,11 @@ export async function readAllocation(body: unknown): Promise<AllocationView> {
     })),
     excess: result.excess,
     short: result.short,
+    opens:
+      opening.length === 0
+        ? ''
+        : `What stays in ${opening.map(({ code }) => code).join(', ')} counts as opened then.`,
+    asks: opening.some(({ opens }) => opens === 'ask'),
     passed: result.passed.map(({ id, code, why }) => ({ code, food: viewOf(id).food.name, why })),
     says: [
       count === 0

@@ -13,10 +13,7 @@ export type HouseholdContext = ViewContext & { household: Household };
 /** Household, reference, kitchen and today: what every view begins with; read once for the parts of one page. */
 export const viewContext = cache(async (): Promise<HouseholdContext> => {
   const household = await ourHousehold();
-  const [reference, kitchen] = await Promise.all([
-    referenceOf(household),
-    readKitchen(sql(), household.id),
-  ]);
+  const [reference, kitchen] = await Promise.all([referenceOf(household), readKitchen(sql(), household.id)]);
   return { household, reference, kitchen, today: todayIn(household.timeZone), at: now() };
 });
 

@@ -1,4 +1,3 @@
-import { counterMinutesLeft } from '@/core/keeping/counterMinutes';
 import type { PackageView } from './packageView';
 
 export interface CounterItem extends Pick<
@@ -11,7 +10,7 @@ export interface CounterItem extends Pick<
 }
 
 /** What stands on the counter with its safe minutes (K10), the most pressing first. */
-export function toCounter(views: readonly PackageView[], at: string): CounterItem[] {
+export function toCounter(views: readonly PackageView[]): CounterItem[] {
   return views
     .filter((view) => view.counter_since !== null)
     .map((view): CounterItem => ({
@@ -22,7 +21,7 @@ export function toCounter(views: readonly PackageView[], at: string): CounterIte
       amount_words: view.amount_words,
       controlled: view.controlled,
       state: view.state,
-      minutes_left: view.controlled ? counterMinutesLeft(view.counter_minutes, view.counter_since, at, view.state) : null,
+      minutes_left: view.minutes_left,
     }))
     .sort((a, b) => (a.minutes_left ?? 9999) - (b.minutes_left ?? 9999));
 }

@@ -93,7 +93,18 @@ export async function readVocabulary() {
     currency: household.currency,
     caution: household.settings.caution,
     foods: reference.foods.filter(({ retired }) => !retired),
-    zones: kitchen.zones.map(toPlace),
+    zones: kitchen.zones.map((zone) => ({
+      ...toPlace(zone),
+      applianceId: zone.applianceId,
+      applianceName: zone.applianceName,
+      kind: zone.kind,
+      side: zone.side,
+      temperatureC: zone.temperatureC,
+      assumedC: zone.assumedC,
+      only: zone.only,
+      never: zone.never,
+      person: zone.person,
+    })),
   };
 }
 export type Vocabulary = Awaited<ReturnType<typeof readVocabulary>>;

@@ -101,7 +101,7 @@ export function packagesOfPart(line: HaulLine, part: number): string[] {
 function labelled(item: Package, part: HaulPart | undefined, context: HouseholdContext) {
   const food = context.reference.byId.get(item.foodId);
   const freezes = part?.goes === 'freezer' && item.counterSince !== null && item.state !== 'frozen';
-  const { today, at, household } = context;
+  const { today, household } = context;
   const shown = freezes && food ? asFrozen(item, food, today, household.settings.caution) : item;
   const label = labelText(shown, food);
   return { label, tape: tapeWords(label), to_freeze: shown !== item };

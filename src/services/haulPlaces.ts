@@ -4,6 +4,7 @@ import type { Goal } from '@/core/haul/haul';
 import { type LabelText, labelText } from '@/core/labels/labelText';
 import { asFrozen } from '@/core/ledger/asFrozen';
 import type { KitchenZone, LyingPackage } from '@/core/placement/lyingPackage';
+import { rankZones } from '@/core/placement/rankZones';
 import { FAST_FREEZE_G_PER_L, FREEZE_IN_G_PER_L, spreadFreezing } from '@/core/portions/spreadFreezing';
 import { sayAmount } from '@/core/units/sayAmount';
 import { readContainers } from '@/store/containers';
@@ -12,9 +13,10 @@ import { readHaulLines, readLatestHauls } from '@/store/hauls';
 import { type HouseholdContext, viewContext } from './context';
 import { frozenLoad, packsIn, shareFreezers } from './shareFreezers';
 import { type FreezeInView, readFrozenToday, toFreezeIn } from './freezeIn';
-import { type HaulGroup, readGroups, somePacks } from './haulGroups';
+import { type HaulGroup, readGroups, somePacks, toPlacing } from './haulGroups';
+import { asTold, toldDay } from './haulPlan';
 import { type Placed, Placing } from './haulPlacing';
-import { readKitchenContents } from './kitchenContents';
+import { type KitchenContents, readKitchenContents } from './kitchenContents';
 
 /** Where the packs of a part go, or why they have no place. */
 export interface PlaceView {
@@ -42,6 +44,10 @@ export interface PlaceView {
   /** What stands before it: "behind the 3 of 12 Aug". */
   behind: string;
   refused: { rule: string; says: string; helps: string[] } | null;
+  /** What would be proposed now, if that is not what was told; empty: it is. */
+  changed: string;
+  /** What speaks hard against other zones of its cold, by zone. */
+  against: Readonly<Record<string, string>>;
 }
 
 export interface HaulPlacesView {
@@ -63,11 +69,33 @@ function behindOf(
   return `behind the ${count} of ${sayPastDate(first.startOn, today)}`;
 }
 
-function toPlace(
-  { group, zone, reasons, refused }: Placed,
-  day: number,
+/** What speaks hard against zones of the cold it goes to; room is not asked, since the cook sees it. */
+function againstOf(
+  group: HaulGroup,
+  goes: Goal,
+  zones: readonly KitchenZone[],
   lying: readonly LyingPackage[],
-  { today, at, household }: HouseholdContext,
+): Record<string, string> {
+  if (goes === 'room') return {};
+  const found = {
+    ...toPlacing(group, goes === 'freezer' ? 'frozen' : 'chilled', 0, []),
+    litres: 0,
+    rigidMm: null,
+  };
+  const cold = goes === 'freezer' ? 'freezer' : 'fridge';
+  const ranked = rankZones(
+    found,
+    zones.filter((zone) => zone.cold === cold),
+    lying,
+  );
+  return Object.fromEntries(ranked.flatMap(({ zone, fault }) => (fault ? [[zone.id, fault.says]] : [])));
+}
+
+function toPlace(
+  { group, zone, reasons, refused, changed = '' }: Placed,
+  day: number,
+  { lying, zones }: Pick<KitchenContents, 'lying' | 'zones'>,
+  { today, household }: HouseholdContext,
 ): PlaceView {
   const frozenOn = addDays(today, Math.max(0, day - 1));
   const turn = day === 2 ? 'tomorrow' : `on ${sayPlainDate(frozenOn)}`;
@@ -100,6 +128,8 @@ function toPlace(
     reasons: [...wait, ...reasons],
     behind: zone ? behindOf(group, zone, lying, today) : '',
     refused,
+    changed,
+    against: againstOf(group, day > 1 ? 'fridge' : group.part.goes, zones, lying),
   };
 }
 
@@ -134,7 +164,8 @@ export async function readHaulPlaces(): Promise<HaulPlacesView> {
       todayG: frozenToday.get(one.id) ?? 0,
     }));
   const first = await placing.place(cold, ({ part }) => (part.goes === 'freezer' ? 'frozen' : 'chilled'));
-  const placed = await shareFreezers(placing, first, freezers);
+  const shared = await shareFreezers(placing, first, freezers);
+  const placed = asTold(shared, haul.plan ?? {}, contents.zones);
   const frozen = placed.filter(({ group, zone }) => group.part.goes === 'freezer' && zone !== null);
 
   const dayOf = new Map<string, number>();
@@ -143,7 +174,9 @@ export async function readHaulPlaces(): Promise<HaulPlacesView> {
     const { id, limitG } = freezer;
     const todayG = freezer.todayG + frozenLoad(placed, id);
     const { days, warnings } = spreadFreezing(packsIn(placed, id, containers), limitG, todayG);
-    for (const { day, ids } of days) for (const name of ids) dayOf.set(name, day);
+    for (const { day, ids } of days) {
+      for (const name of ids) dayOf.set(name, toldDay(name, groupOf, haul.plan ?? {}) ?? day);
+    }
     const there = contents.lying.filter(
       ({ zone }) => contents.zones.find((one) => one.id === zone)?.compartment === id,
     );
@@ -153,9 +186,9 @@ export async function readHaulPlaces(): Promise<HaulPlacesView> {
   });
 
   const now = placed.flatMap((one): PlaceView[] => {
-    if (one.group.part.goes !== 'freezer') return [toPlace(one, 0, contents.lying, context)];
+    if (one.group.part.goes !== 'freezer') return [toPlace(one, 0, contents, context)];
     const atOnce = somePacks(one.group, one.group.key, (name) => (dayOf.get(name) ?? 1) === 1);
-    return atOnce ? [toPlace({ ...one, group: atOnce }, 1, contents.lying, context)] : [];
+    return atOnce ? [toPlace({ ...one, group: atOnce }, 1, contents, context)] : [];
   });
   const days = [...new Set(dayOf.values())].filter((day) => day > 1).sort((a, b) => a - b);
   const waits = days.flatMap((day) =>
@@ -167,12 +200,13 @@ export async function readHaulPlaces(): Promise<HaulPlacesView> {
   const later: PlaceView[] = [];
   for (const day of days) {
     const some = waits.filter((one) => one.day === day).map(({ group }) => group);
-    for (const one of await placing.place(some, () => 'chilled')) {
-      later.push(toPlace(one, day, contents.lying, context));
+    const waiting = await placing.place(some, () => 'chilled');
+    for (const one of asTold(waiting, haul.plan ?? {}, contents.zones, true)) {
+      later.push(toPlace(one, day, contents, context));
     }
   }
   const out = groups
     .filter(({ part }) => part.goes === 'room')
-    .map((group) => toPlace({ group, zone: null, reasons: [], refused: null }, 0, contents.lying, context));
+    .map((group) => toPlace({ group, zone: null, reasons: [], refused: null }, 0, contents, context));
   return { places: [...now, ...later, ...out], freezing };
 }

@@ -10,6 +10,8 @@ export interface Placed {
   zone: KitchenZone | null;
   reasons: string[];
   refused: { rule: string; says: string; helps: string[] } | null;
+  /** It stays where it was told; what would be proposed now. */
+  changed?: string;
 }
 
 /** A kitchen while a haul is placed into it: what is placed takes room, and is there for what comes after. */

@@ -71,7 +71,10 @@ export async function loadReference(db: Sql, householdId: number): Promise<Refer
  *
  * @param db where to read them; inside a transaction its own, so that what was just set counts
  */
-export function referenceOf({ id, figures }: Pick<Household, 'id' | 'figures'>, db = sql()): Promise<Reference> {
+export function referenceOf(
+  { id, figures }: Pick<Household, 'id' | 'figures'>,
+  db = sql(),
+): Promise<Reference> {
   const found = kept.get(id);
   if (found?.figures === figures) return found.reference;
   const reference = loadReference(db, id);

@@ -102,6 +102,7 @@ export async function readKitchenContents(context: HouseholdContext): Promise<Ki
       leakproof: zone.leakproof,
       only: zone.only,
       never: zone.never,
+      person: zone.person,
       purpose: zone.purpose,
       lifts: zone.lifts,
       keptEmpty: zone.keptEmpty,

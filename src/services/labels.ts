@@ -134,7 +134,7 @@ export async function printLabels(query: {
   }
   const slots = size.columns * size.rows;
   if (query.startAt > slots) throw new Problem(400, 'invalid', `This sheet has ${slots} stickers.`);
-  const { household, reference, today, at } = await viewContext();
+  const { household, reference, today } = await viewContext();
   const { caution } = household.settings;
   const found = new Map(
     (await readPackagesByCodes(sql(), household.id, query.codes)).map((item): [string, Package] => [

@@ -115,6 +115,16 @@ export function openApi() {
           responses: { '200': answer('the choices'), ...ERRORS },
         },
       },
+      '/api/v1/packages/{code}/places': {
+        get: {
+          summary: 'Zones it may go to, the best first, and what speaks against the others',
+          parameters: [
+            { name: 'code', in: 'path', required: true, schema: { type: 'string' } },
+            query('state', 'chilled or frozen, as it will lie there'),
+          ],
+          responses: { '200': answer('the zones'), ...ERRORS },
+        },
+      },
       '/api/v1/appliances/{id}': {
         get: {
           summary: 'One appliance as drawn, with its version',

@@ -1,10 +1,11 @@
 import type { TrailLine } from '@/core/keeping/history';
+import { partOpens } from '@/core/ledger/partOpens';
 import { sayMoney } from '@/core/units/sayAmount';
 import { sql } from '@/store/database';
 import { readPackageByCode } from '@/store/packages';
 import { viewContext } from './context';
 import { type HeadsUp, toHeadsUp } from './headsUp';
-import { type PackageView, type PlaceView, toPackageView, toPlace } from './packageView';
+import { type PackageView, toPackageView } from './packageView';
 import { Problem } from './problem';
 
 /** One package with the trail of its date, and where it may go. */
@@ -13,7 +14,8 @@ export interface PackageDetail extends PackageView {
   price_words: string | null;
   /** Its clocks stand still, also while it is out on the counter for a moment. */
   hard_frozen: boolean;
-  zones: PlaceView[];
+  /** Whether taking a part opens what stays; `ask`: only the cook knows. */
+  part_opens: ReturnType<typeof partOpens>;
   today: string;
   heads_up: HeadsUp;
   /** It may be kept out of the cold by design. */
@@ -24,13 +26,14 @@ export interface PackageDetail extends PackageView {
 /** The package that carries a code. @throws Problem 404 */
 export async function readPackage(code: string): Promise<PackageDetail> {
   const context = await viewContext();
-  const { household, kitchen, reference } = context;
+  const { household, reference } = context;
   const found = await readPackageByCode(sql(), household.id, code.toUpperCase());
   if (!found || found.gone?.how === 'undone') {
     throw new Problem(404, 'not-found', `No package carries the code ${code.toUpperCase().slice(0, 12)}.`);
   }
   const view = toPackageView(found, context);
-  const counterDays = reference.byId.get(found.foodId)?.counterDaysMax ?? null;
+  const food = reference.byId.get(found.foodId);
+  const counterDays = food?.counterDaysMax ?? null;
   return {
     ...view,
     today: context.today,
@@ -40,6 +43,6 @@ export async function readPackage(code: string): Promise<PackageDetail> {
     trail: found.trail,
     price_words: found.priceMinor === null ? null : sayMoney(found.priceMinor, household.currency),
     hard_frozen: found.state === 'frozen',
-    zones: kitchen.zones.map(toPlace),
+    part_opens: food ? partOpens(found, food) : 'opens',
   };
 }

@@ -44,7 +44,8 @@ export interface PackageView {
   controlled: boolean;
   zone: PlaceView | null;
   counter_since: string | null;
-  counter_minutes: number;
+  /** Safe minutes that are left out of the cold; `null` in a zone, or for food that may stand out. */
+  minutes_left: number | null;
   start_on: string;
   use_by: string | null;
   best_by: string;
@@ -112,9 +113,8 @@ export function toPackageView(found: Package, { reference, kitchen, today, at }:
   const food = foodOf(reference, found.foodId);
   const zone = kitchen.zones.find(({ id }) => id === found.zoneId);
   const governing = { date: found.governingDate, kind: found.governingKind };
-  const overTime =
-    food.controlled && counterMinutesLeft(found.counterMinutes, found.counterSince, at, found.state) <= 0;
-  const condemned = found.condemned || overTime;
+  const left = counterMinutesLeft(found.counterMinutes, found.counterSince, at, found.state);
+  const condemned = found.condemned || (food.controlled && left <= 0);
   const standing = keepingOn(
     { state: found.state, useBy: found.useBy, bestBy: found.bestBy, governing, condemned },
     today,
@@ -136,7 +136,7 @@ export function toPackageView(found: Package, { reference, kitchen, today, at }:
     controlled: food.controlled,
     zone: zone ? toPlace(zone) : null,
     counter_since: found.counterSince,
-    counter_minutes: found.counterMinutes,
+    minutes_left: food.controlled && found.counterSince !== null ? left : null,
     start_on: found.startOn,
     use_by: found.useBy,
     best_by: found.bestBy,

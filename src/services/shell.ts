@@ -40,10 +40,7 @@ export async function readShell(): Promise<Shell | null> {
         words: `${String(temperatureC).replace('-', '−')}°`,
         warm: temperatureC > (cold === 'fridge' ? 4.4 : -15),
       })),
-      counter: toCounter(
-        onCounter.map((found) => toPackageView(found, context)),
-        now(),
-      ),
+      counter: toCounter(onCounter.map((found) => toPackageView(found, context))),
     };
   } catch (error) {
     if (error instanceof DatabaseGone) return null;

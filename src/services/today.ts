@@ -7,7 +7,7 @@ import { type CounterItem, toCounter } from './counter';
 import { type ApplianceView, readDrawing } from './drawing';
 import { type FirstOutRow, readAnsweredRows, readAskingPage, scopeNamed, scopesOf } from './firstOut';
 import { type JobView, readJobsOfTheDay } from './jobs';
-import { type PlaceView, toPackageView, toPlace } from './packageView';
+import { toPackageView } from './packageView';
 
 export interface TodayView {
   household: string;
@@ -26,7 +26,6 @@ export interface TodayView {
   /** Dates that went by with no answer in the last 12 months. */
   passed_unanswered: number;
   jobs: JobView[];
-  freezer_zones: PlaceView[];
   appliances: ApplianceView[];
   counter: CounterItem[];
 }
@@ -69,7 +68,7 @@ export async function readFirstOutPage(query: { scope?: string | undefined; afte
 /** Everything Today shows: first out, the jobs of the day, the drawn kitchen, the counter. */
 export async function readToday(query: { scope?: string | undefined } = {}): Promise<TodayView> {
   const context = await viewContext();
-  const { household, kitchen, today } = context;
+  const { household, today } = context;
   const scope = scopeNamed(context, query.scope);
   const zoneIds = scope.zone_ids;
   const [asking, answered, near, jobs, appliances, onCounter] = await Promise.all([
@@ -100,13 +99,9 @@ export async function readToday(query: { scope?: string | undefined } = {}): Pro
     total,
     passed_unanswered: near.passed,
     jobs,
-    freezer_zones: kitchen.zones.filter(({ cold }) => cold === 'freezer').map(toPlace),
     appliances: appliances.filter(
       ({ zones }) => zoneIds === null || zones.some(({ id }) => zoneIds.includes(id)),
     ),
-    counter: toCounter(
-      onCounter.map((found) => toPackageView(found, context)),
-      context.at,
-    ),
+    counter: toCounter(onCounter.map((found) => toPackageView(found, context))),
   };
 }

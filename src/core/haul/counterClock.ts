@@ -1,5 +1,10 @@
 import type { Food } from '../foods/food';
-import { countedMinutes, FROZEN_GRACE_MINUTES, MOST_COUNTER_MINUTES, minutesBetween } from '../keeping/counterMinutes';
+import {
+  countedMinutes,
+  FROZEN_GRACE_MINUTES,
+  MOST_COUNTER_MINUTES,
+  minutesBetween,
+} from '../keeping/counterMinutes';
 import type { HaulLine } from './haul';
 
 /** Minutes at which the clock warns, of 120; above 32 °C each minute counts for two. */
@@ -24,7 +29,11 @@ export interface CounterClock {
  * @param hot above 32 °C; every minute then counts for two
  */
 export function counterClock(
-  { outSince, stoodMinutes, start }: Pick<HaulLine, 'outSince' | 'stoodMinutes'> & Partial<Pick<HaulLine, 'start'>>,
+  {
+    outSince,
+    stoodMinutes,
+    start,
+  }: Pick<HaulLine, 'outSince' | 'stoodMinutes'> & Partial<Pick<HaulLine, 'start'>>,
   { controlled }: Pick<Food, 'controlled'>,
   now: string,
   hot: boolean,

@@ -6,6 +6,12 @@ import type { AmountUnit } from '../units/sayAmount';
 export const GOALS = ['fridge', 'freezer', 'room'] as const;
 export type Goal = (typeof GOALS)[number];
 
+/** A place that was told. */
+export interface ToldPlace {
+  zone: string | null;
+  day: number;
+}
+
 /** One intake session: a shop, a harvest or a cooking batch, from the counter to the zones. */
 export interface Haul {
   id: string;
@@ -24,6 +30,11 @@ export interface Haul {
   fastFreeze: boolean;
   /** Steps of hygiene that were done, by id. */
   hygiene: string[];
+  /**
+   * Where each package was told to go when the walk began, by its id, and on which day to the freezer (from today = 1; 0: it is
+   * not frozen). What was told stays told.
+   */
+  plan?: Readonly<Record<string, ToldPlace>>;
   /** When everything was put away; `null`: it is open. */
   closedAt: string | null;
 }

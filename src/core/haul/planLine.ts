@@ -58,7 +58,15 @@ export function partsOf(line: IntakeLine, food: Food, cold: 'fridge' | 'freezer'
       ? 'freezer'
       : usualGoal(food, line.packs));
   const amounts = splitEvenly(line.amount, line.packs);
-  return [{ amounts, packing: named ?? usualPacking(food, goes, line.start.frozen), container: null, goes, zone: line.zone }];
+  return [
+    {
+      amounts,
+      packing: named ?? usualPacking(food, goes, line.start.frozen),
+      container: null,
+      goes,
+      zone: line.zone,
+    },
+  ];
 }
 
 /** How many packs there are of a plan, or of what is planned now. */
@@ -206,4 +214,16 @@ export function splitAsLast(
   );
   if (shares.some((amount, at) => amount < (counts[at] ?? 1))) return line.parts;
   return parts.map((part, at) => ({ ...part, amounts: splitEvenly(shares[at] ?? 0, counts[at] ?? 1) }));
+}
+
+/** A line that came in frozen, or not after all: frozen, it goes to the freezer as it is, with nothing to prepare. */
+export function broughtFrozen(line: HaulLine, food: Food, frozen: boolean): Partial<HaulLine> {
+  const { frozen: _was, ...start } = line.start;
+  const goes: Goal = frozen ? 'freezer' : usualGoal(food, countPacks(line));
+  const packing = usualPacking(food, goes, frozen);
+  return {
+    start: frozen ? { ...start, frozen } : start,
+    parts: line.parts.map((part) => ({ ...part, goes, packing, container: null, zone: null })),
+    preparation: frozen ? [] : line.preparation,
+  };
 }

@@ -22,7 +22,10 @@ export function boughtFrozenDates(
   const { food, conditions } = kase;
   const { printed } = conditions;
   if (food.freezeFit === 'no' && printed === null && !kase.recorded) {
-    throw new Refusal('K5', `${food.name} has no months in a freezer: write down the date that is printed on it.`);
+    throw new Refusal(
+      'K5',
+      `${food.name} has no months in a freezer: write down the date that is printed on it.`,
+    );
   }
   const life = frozenLife(kase, state.startOn, celsius);
   state.state = 'frozen';
@@ -44,8 +47,15 @@ export function boughtFrozenDates(
     noteRule(state, 'K3', `Printed sell-by ${shown}: for the shop, it sets nothing here.`, maker);
     return;
   }
-  const best = printed.kind === 'best-before' ? printed.date : (earlier(life.bestBy, printed.date) ?? printed.date);
-  setDates(state, 'K3', { useBy: null, bestBy: best }, `Printed ${printed.kind} ${shown}: its best by while it stays frozen.`, maker);
+  const best =
+    printed.kind === 'best-before' ? printed.date : (earlier(life.bestBy, printed.date) ?? printed.date);
+  setDates(
+    state,
+    'K3',
+    { useBy: null, bestBy: best },
+    `Printed ${printed.kind} ${shown}: its best by while it stays frozen.`,
+    maker,
+  );
   state.caps.bestBy = printed.date;
   if (life.rate > 1 && printed.kind === 'best-before') {
     // The maker's date holds at −18 °C.

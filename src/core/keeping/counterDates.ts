@@ -1,7 +1,14 @@
 import { type CalendarDate, daysBetween } from '../calendar/calendarDate';
 import { Refusal } from '../refusal';
 import { countedMinutes, MOST_COUNTER_MINUTES } from './counterMinutes';
-import { capGoverning, type KeepingCase, type KeepingState, noteRule, notAfter, setDates } from './keepingState';
+import {
+  capGoverning,
+  type KeepingCase,
+  type KeepingState,
+  noteRule,
+  notAfter,
+  setDates,
+} from './keepingState';
 import { days } from './startDates';
 
 const MINUTES_A_DAY = 24 * 60;
@@ -24,7 +31,10 @@ function condemn(state: KeepingState, on: CalendarDate, says: string, source: st
 /** Minutes that cannot have been, since the food has not been there that long. @throws Refusal K10 */
 function refuseOverlap(state: KeepingState, on: CalendarDate): void {
   if (state.clockMinutes > (daysBetween(state.startOn, on) + 1) * MINUTES_A_DAY) {
-    throw new Refusal('K10', 'More minutes out of the cold than have gone by since it came in: some are told twice.');
+    throw new Refusal(
+      'K10',
+      'More minutes out of the cold than have gone by since it came in: some are told twice.',
+    );
   }
 }
 

@@ -19,12 +19,13 @@ export function movedDates(
   state.celsius = celsius;
   if (state.state === 'room') state.state = 'chilled';
   if (state.state === 'frozen' && celsius > THAWS_C && food.controlled) {
-    state.endsOn ??= on;
-    state.caps.useBy = earlier(state.caps.useBy, on);
+    const end = earlier(on, state.bestBy) ?? on;
+    state.endsOn ??= end;
+    state.caps.useBy = earlier(state.caps.useBy, end);
     setDates(
       state,
       'K9',
-      { useBy: on, bestBy: state.bestBy },
+      { useBy: end, bestBy: state.bestBy },
       `At ${celsius} °C nothing stays frozen: look at it today, and judge it as after a power cut.`,
       SOURCE,
     );

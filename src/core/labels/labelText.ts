@@ -1,10 +1,13 @@
+import { daysBetween } from '../calendar/calendarDate';
 import { sayPlainDate } from '../calendar/sayDate';
 import type { Food } from '../foods/food';
 import type { HistoryEvent } from '../keeping/history';
 import { isStart, START_WORDS } from '../keeping/startDates';
+import { judgeKeeping } from '../keeping/judgeKeeping';
+import { conditionsOf } from '../ledger/judgePackage';
 import type { Package } from '../ledger/package';
 import { sayAmount } from '../units/sayAmount';
-import { thenDo } from './thenDo';
+import { type Standing, thenDo } from './thenDo';
 
 /** What stands on one label. */
 export interface LabelText {
@@ -22,12 +25,33 @@ const UNTOLD: readonly HistoryEvent['did'][] = ['moved', 'counter', 'washed', 'f
 function happenedLine(history: readonly HistoryEvent[]): string {
   const told = [...history].reverse().find(({ did }) => !UNTOLD.includes(did));
   if (!told) return '';
+  const frozen = 'frozen' in told && told.frozen === true ? ' frozen' : '';
   const word = isStart(told.did)
-    ? START_WORDS[told.did]
+    ? `${START_WORDS[told.did]}${frozen}`
     : told.did === 'thawing'
       ? 'thawing since'
       : told.did;
   return `${word} ${sayPlainDate(told.on)}`;
+}
+
+/** Days of safety it has once thawed, by its own clock: what was spent before freezing stays spent (K6). */
+function thawDays(item: Package, food: Food): number | null {
+  if (item.state !== 'frozen' || !food.controlled) return null;
+  const on = item.history.at(-1)?.on ?? item.startOn;
+  const thawed: HistoryEvent[] = [...item.history, { did: 'thawed', on, method: 'fridge' }];
+  const conditions = { ...conditionsOf(item, food, 'usual'), recorded: item.history.length };
+  const { useBy } = judgeKeeping(food, thawed, on, conditions);
+  return useBy === null ? null : Math.max(0, daysBetween(on, useBy));
+}
+
+function standingOf(item: Package, food: Food): Standing {
+  const { state, openedOn } = item;
+  const open = openedOn !== null && food.openedDaysMax !== null && state !== 'frozen';
+  return {
+    state,
+    openDays: open ? Math.max(0, daysBetween(openedOn, item.governingDate)) : null,
+    thawDays: thawDays(item, food),
+  };
 }
 
 /** What stands on the label of a package: both dates, what to do with it, and the cook's own note before that. */
@@ -36,7 +60,7 @@ export function labelText(item: Package, food: Food | undefined): LabelText {
   const about = item.note.startsWith('about') ? 'about ' : '';
   const told = [
     item.note.replace(/^about, by eye( · )?/, ''),
-    food ? thenDo(food, item.state, item.openedOn !== null) : '',
+    food ? thenDo(food, standingOf(item, food)) : '',
   ];
   return {
     name: item.called,

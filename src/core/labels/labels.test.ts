@@ -1,4 +1,6 @@
-import { food } from '../../../tests/fixtures/reference';
+import { food, foods } from '../../../tests/fixtures/reference';
+import soldFrozen from '../foods/soldFrozen.json';
+import eating from './eating.json';
 import { LABEL_SIZES, labelPlaces } from './labelPlaces';
 import { packageCode } from './packageCode';
 import { thenDo } from './thenDo';
@@ -37,14 +39,38 @@ describe('places of labels', () => {
 });
 
 describe('what to do next', () => {
+  const clock = { openDays: null, thawDays: null };
   it.each([
-    ['trout', 'frozen', false, 'thaw in the fridge, use within 1 d; cook to 63 °C'],
-    ['quark', 'chilled', true, 'open: within 5 d'],
-    ['raspberries', 'chilled', false, 'wash just before use'],
-    ['bread', 'frozen', false, 'use from frozen or thaw'],
-    ['stew', 'thawing', false, 'on a plate, low in the fridge; reheat to 74 °C'],
-    ['jam', 'chilled', false, 'keep cold, eat as it is'],
-  ] as const)('%s, %s, opened %s', (id, state, opened, says) => {
-    expect(thenDo(food(id), state, opened)).toBe(says);
+    ['trout', { state: 'frozen', thawDays: 1 }, 'thaw in the fridge, use within 1 d; cook to 63 °C'],
+    [
+      'chicken-thighs-raw',
+      { state: 'frozen', thawDays: 0 },
+      'thaw in the fridge, use the same day; cook to 74 °C',
+    ],
+    ['quark', { state: 'chilled', openDays: 3 }, 'open: within 3 d'],
+    ['raspberries', { state: 'chilled' }, 'wash just before use'],
+    ['bread', { state: 'frozen' }, 'use from frozen or thaw'],
+    ['stew', { state: 'thawing' }, 'on a plate, low in the fridge; reheat to 74 °C'],
+    ['jam', { state: 'chilled' }, 'keep cold, eat as it is'],
+    ['eggs-in-shell', { state: 'chilled' }, 'cook until white and yolk are firm'],
+    ['pesto', { state: 'chilled' }, 'stir in, do not boil'],
+    ['frozen-vegetables', { state: 'frozen', thawDays: 1 }, 'cook from frozen; cook before eating'],
+    ['ice-cream', { state: 'frozen', thawDays: 1 }, 'keep frozen, eat as it is'],
+    ['beef-steak', { state: 'chilled' }, 'cook to 63 °C, rest 3 min'],
+    ['ground-beef', { state: 'chilled' }, 'cook to 71 °C'],
+  ] as const)('%s, %o', (id, standing, says) => {
+    expect(thenDo(food(id), { ...clock, ...standing })).toBe(says);
+  });
+
+  it('names only foods and groups of the table', () => {
+    const ids = new Set(foods.map(({ id }) => id));
+    const groups = new Set(foods.map(({ group }) => group));
+    expect(
+      [...Object.keys(eating.own), ...Object.keys(eating.fromFrozen)].filter((id) => !ids.has(id)),
+    ).toEqual([]);
+    expect(
+      [...Object.keys(eating.cook), ...Object.keys(eating.serve)].filter((id) => !groups.has(id)),
+    ).toEqual([]);
+    expect(soldFrozen.filter((id) => !ids.has(id))).toEqual([]);
   });
 });

@@ -80,10 +80,7 @@ export function openPackage(command: OnPackage, world: World): LedgerEvent[] {
 }
 
 /** Freezes a package into a freezer zone (K5), or again after thawing (K8). @throws Refusal with the rule */
-export function freezePackage(
-  command: OnPackage & Placing & { zone: string },
-  world: World,
-): LedgerEvent[] {
+export function freezePackage(command: OnPackage & Placing & { zone: string }, world: World): LedgerEvent[] {
   const before = presentPackage(world, command.package, command.version);
   const zone = world.zone(command.zone);
   if (zone.cold !== 'freezer') throw new Refusal('place', `${zone.name} is not in a freezer.`);
@@ -92,10 +89,7 @@ export function freezePackage(
   const again = before.history.some(({ did }) => did === 'thawing' || did === 'thawed');
   const after = withEvents(
     before,
-    [
-      ...counterOf(before, world),
-      { did: again ? 'refrozen' : 'frozen', on: world.today, ...coldOf(zone) },
-    ],
+    [...counterOf(before, world), { did: again ? 'refrozen' : 'frozen', on: world.today, ...coldOf(zone) }],
     world,
     {
       zoneId: zone.id,

@@ -61,7 +61,8 @@ export function comeBack(before: Package, now: Package, world: World, meanwhile:
   const stays = staysSince(before, now, world);
   const outBefore = before.counterSince !== null;
   if (meanwhile === 'ask') {
-    const since = outBefore && now.zoneId !== null ? minutesBetween(before.counterSince ?? world.at, world.at) : 0;
+    const since =
+      outBefore && now.zoneId !== null ? minutesBetween(before.counterSince ?? world.at, world.at) : 0;
     askIfItMatters(before, outBefore ? since : stays.reduce((sum, { minutes }) => sum + minutes, 0), world);
   }
   const wrong = meanwhile === 'cold';

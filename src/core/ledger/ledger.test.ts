@@ -101,7 +101,7 @@ describe('changing', () => {
   it('counts the present stay on the counter when it is taken or frozen from there', () => {
     const store = new Store();
     store.store({ zone: null });
-    const [late, inTime] = ['2026-11-25T14:01:00.000Z', '2026-11-25T14:00:00.000Z'];
+    const [late, inTime] = ['2026-11-25T14:00:00.000Z', '2026-11-25T13:59:00.000Z'];
     expect(() => store.on('package.take', { amount: null }, late)).toThrow(rule('K10'));
     expect(() => store.on('package.freeze', { zone: 'chest' }, late)).toThrow(rule('K5'));
     expect(store.on('package.take', { amount: 100 }, inTime)).toMatchObject({ gone: null });

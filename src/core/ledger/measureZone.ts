@@ -14,7 +14,8 @@ const sayCelsius = (celsius: number): string => `${String(celsius).replace('-', 
 
 /** A reading that no zone of its kind should have: a slip of the pen, or °F for °C. @throws Refusal `reading` */
 function refuseOdd({ name, cold }: Zone, celsius: number): void {
-  const odd = cold === 'freezer' ? celsius > HARD_FROZEN_C : celsius < HARD_FROZEN_C || celsius > ODD_FRIDGE_C;
+  const odd =
+    cold === 'freezer' ? celsius > HARD_FROZEN_C : celsius < HARD_FROZEN_C || celsius > ODD_FRIDGE_C;
   if (!odd) return;
   const fromF = Math.round(((celsius - 32) * 5) / 9);
   const likely = cold === 'freezer' ? fromF <= -10 : fromF >= -1 && fromF <= ODD_FRIDGE_C;

@@ -6,7 +6,7 @@ import type { World } from './world';
 
 /** What a cook may change about an open haul. */
 export type HaulChanges = Partial<
-  Pick<Haul, 'name' | 'leftAt' | 'coldBag' | 'hot' | 'fastFreeze' | 'hygiene'>
+  Pick<Haul, 'name' | 'leftAt' | 'coldBag' | 'hot' | 'fastFreeze' | 'hygiene' | 'plan'>
 >;
 
 /** In a closed cold bag with ice it counts as cold until the bag is opened at the bench. */
@@ -50,6 +50,7 @@ export function setHaul(command: { haul: string; changes: HaulChanges }, world: 
   const after = { ...told, outSince: outSinceOf(told) };
   if (after.name.trim() === '') throw new Refusal('haul', 'A haul needs a name.');
   if (after.leftAt !== before.leftAt) checkLeft(after.leftAt, world);
+  const says = command.changes.plan ? `The places of ${after.name} are told.` : `${after.name} was changed.`;
   const follow =
     after.outSince === before.outSince
       ? []
@@ -67,7 +68,7 @@ export function setHaul(command: { haul: string; changes: HaulChanges }, world: 
   return {
     lots: [],
     events: [],
-    settings: [haulEvent('haul.set', before, after, `${after.name} was changed.`), ...follow],
+    settings: [haulEvent('haul.set', before, after, says), ...follow],
   };
 }
 

@@ -51,10 +51,7 @@ export function allocateAmount(
  *
  * @throws Refusal `amount` when there is not enough that may be eaten in time; nothing is taken then
  */
-export function takeAmount(
-  command: AmountWanted & { pieces?: Pieces | null },
-  world: World,
-): LedgerEvent[] {
+export function takeAmount(command: AmountWanted & { pieces?: Pieces | null }, world: World): LedgerEvent[] {
   const packages = world.loaded();
   const { takes, short, passed } = allocateAmount(packages, command, world);
   if (short > 0) {
@@ -69,6 +66,9 @@ export function takeAmount(
   }
   return takes.flatMap(({ id, amount }) => {
     const found = packages.find((one) => one.id === id) as Package;
-    return takePackage({ package: id, version: found.version, amount, pieces: command.pieces ?? null }, world);
+    return takePackage(
+      { package: id, version: found.version, amount, pieces: command.pieces ?? null },
+      world,
+    );
   });
 }

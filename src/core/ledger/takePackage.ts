@@ -38,7 +38,8 @@ function reduced(
     before.priceMinor === null ? null : Math.round((before.priceMinor * rest) / before.amount);
   const opens = partOpens(before, world.food(before.foodId));
   if (opens === 'stays') return { ...before, amount: rest, priceMinor, version };
-  if (opens === 'ask' && pieces === 'closed') return { ...before, amount: rest, priceMinor, form: 'sealed', version };
+  if (opens === 'ask' && pieces === 'closed')
+    return { ...before, amount: rest, priceMinor, form: 'sealed', version };
   return withEvents(before, [{ did: 'opened', on: world.today }], world, { amount: rest, priceMinor });
 }
 
@@ -75,14 +76,18 @@ export function takePackage(
   if (unfit) throw new Refusal(unfit.rule, unfit.says);
   const after = reduced(before, command, how, null, world);
   const { type, word } = LEAVING[how];
-  return [{ type, before, after, says: `${word} ${sayPart(before, command.amount, before.called)}${sayOpened(before, after)}.` }];
+  return [
+    {
+      type,
+      before,
+      after,
+      says: `${word} ${sayPart(before, command.amount, before.called)}${sayOpened(before, after)}.`,
+    },
+  ];
 }
 
 /** Puts a package on the compost, all of it or a part. @throws Refusal when there is less in it */
-export function compostPackage(
-  command: Taking,
-  world: World,
-): LedgerEvent[] {
+export function compostPackage(command: Taking, world: World): LedgerEvent[] {
   const before = presentPackage(world, command.package, command.version);
   const after = reduced(before, command, 'composted', null, world);
   return [
@@ -96,10 +101,7 @@ export function compostPackage(
 }
 
 /** Throws a package out, all of it or a part, for a reason. Throws as {@link takePackage}. */
-export function discardPackage(
-  command: Taking & { reason: DiscardReason },
-  world: World,
-): LedgerEvent[] {
+export function discardPackage(command: Taking & { reason: DiscardReason }, world: World): LedgerEvent[] {
   const before = presentPackage(world, command.package, command.version);
   const after = reduced(before, command, 'discarded', command.reason, world);
   return [

@@ -1,5 +1,5 @@
 import type { Food } from '../foods/food';
-import { isCalled } from '../foods/isCalled';
+import { ownRule } from '../placement/ownRule';
 import { Refusal } from '../refusal';
 import type { Zone } from './package';
 
@@ -30,12 +30,9 @@ function measuredFault({ name, cold, temperatureC }: Zone, food: Food): ZoneFaul
 }
 
 /** The household's own rules (P4): whose zone it is, what alone or never lies there. */
-function ownFault({ name, only, never, person }: Zone, food: Food): ZoneFault | null {
-  const says = (why: string): ZoneFault => ({ rule: 'P4', says: `${name} ${why}`, own: true });
-  if (person !== '') return says(`belongs to ${person}.`);
-  const barred = never.find((word) => isCalled(food, word));
-  if (barred !== undefined) return says(`is never for ${barred}.`);
-  return only.length > 0 && !only.some((word) => isCalled(food, word)) ? says(`is only for ${only.join(', ')}.`) : null;
+function ownFault(zone: Zone, food: Food): ZoneFault | null {
+  const against = ownRule(food, zone);
+  return against === null ? null : { rule: 'P4', says: `${zone.name} ${against}`, own: true };
 }
 
 /** What speaks against putting a food into a zone; `null`: nothing. */
@@ -62,5 +59,8 @@ const MOST_NOTE = 200;
 /** A note with a warning behind it. */
 export function warnedNote(note: string, warning: string): string {
   if (warning === '' || note.includes(warning)) return note;
-  return [note, warning].filter((words) => words !== '').join(' · ').slice(0, MOST_NOTE);
+  return [note, warning]
+    .filter((words) => words !== '')
+    .join(' · ')
+    .slice(0, MOST_NOTE);
 }

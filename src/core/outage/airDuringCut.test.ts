@@ -63,16 +63,15 @@ describe('the air from start to end of a cut', () => {
   });
 
   it.each([
-    ['a fridge without readings starts at 4 °C and warms', 'fridge', [], [4, 4 + 0.8 * 4]],
     ['a freezer without readings stays where it was', 'freezer', [], [-18, -18]],
     [
-      'a reading after the cut draws the line on, but never down',
-      'fridge',
+      'a reading after the power came back is none',
+      'freezer',
       [
-        [3, 6],
+        [1, -10],
         [5, 2],
       ],
-      [4, 6, 6],
+      [-10, -10, -10],
     ],
     ['a freezer holds its first reading backwards', 'freezer', [[1, -10]], [-10, -10, -10]],
   ] as const)('%s', (_what, kind, told, expected) => {
@@ -90,5 +89,17 @@ describe('the air from start to end of a cut', () => {
     expect(points.map(({ c }) => Math.round(c * 10) / 10)).toEqual(
       expected.map((c) => Math.round(c * 10) / 10),
     );
+  });
+
+  it('after its last reading a fridge warms on, sooner the emptier it is and the more its door is opened', () => {
+    const end = (fill: number, doors: CutAppliance['doors'], c: number): number => {
+      const given = { kind: 'fridge', fill, doors, readings: [{ at: at(1), c }] } as const;
+      const cut: CutAppliance = { ...given, id: 'a', from: at(0), until: at(9), telltale: 'none' };
+      return airDuringCut(cut, cutTimes(cut, at(9))).at(-1)?.c ?? 0;
+    };
+    expect(end(0.8, 'shut', 3)).toBeGreaterThan(6);
+    expect(end(0.2, 'shut', 3)).toBeGreaterThan(end(0.8, 'shut', 3));
+    expect(end(0.8, 'unknown', 3)).toBeGreaterThan(end(0.8, 'shut', 3));
+    expect(end(0.8, 'shut', 4)).toBeGreaterThan(end(0.8, 'shut', 3));
   });
 });

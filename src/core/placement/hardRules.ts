@@ -1,6 +1,6 @@
-import { isCalled } from '../foods/isCalled';
 import { HAND_MM } from '../packaging/fit';
-import { isFreezerZone, type PlacingPackage, type PlacingZone } from './placing';
+import { ownRule } from './ownRule';
+import { isFreezerZone, keepsFrozen, type PlacingPackage, type PlacingZone, wouldFreeze } from './placing';
 
 const tenths = (litres: number): number => Math.round(litres * 10) / 10;
 
@@ -15,9 +15,14 @@ function temperatureFault({ food, state }: PlacingPackage, zone: PlacingZone): P
   const freezer = isFreezerZone(zone);
   if (state === 'frozen') {
     if (food.freezeFit === 'no') return { rule: 'P1', says: `${food.name} is not for freezing.` };
-    return freezer ? null : { rule: 'P1', says: 'Frozen food lies in a freezer zone only.' };
+    if (!freezer) return { rule: 'P1', says: 'Frozen food lies in a freezer zone only.' };
+    if (keepsFrozen(zone)) return null;
+    return { rule: 'P1', says: `It is ${zone.temperatureC} °C there: too warm to keep food frozen.` };
   }
   if (freezer) return { rule: 'P1', says: 'Chilled food does not lie in a freezer zone.' };
+  if (wouldFreeze(zone)) {
+    return { rule: 'P1', says: `It is ${zone.temperatureC} °C there: chilled food would freeze.` };
+  }
   if (!food.controlled) return null;
   if (zone.kind === 'door' && zone.temperatureC === null) {
     return {
@@ -33,12 +38,12 @@ function temperatureFault({ food, state }: PlacingPackage, zone: PlacingZone): P
     : null;
 }
 
-function ownRuleFault({ food }: PlacingPackage, { only, never }: PlacingZone): PlacingRefusal | null {
-  const barred = never.find((word) => isCalled(food, word));
-  if (barred !== undefined) return { rule: 'P4', says: `This zone is never for ${barred}.` };
-  return only.length > 0 && !only.some((word) => isCalled(food, word))
-    ? { rule: 'P4', says: `This zone is only for ${only.join(', ')}.` }
-    : null;
+function ownRuleFault(
+  { food }: PlacingPackage,
+  { only, never, person = '' }: PlacingZone,
+): PlacingRefusal | null {
+  const against = ownRule(food, { only, never, person });
+  return against === null ? null : { rule: 'P4', says: `This zone ${against}` };
 }
 
 /** True when a piece goes in, whichever way it is turned, with room for a hand beside and above it. */

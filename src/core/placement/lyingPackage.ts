@@ -77,7 +77,8 @@ export function faultThere(
   contents: readonly LyingPackage[],
 ): PlacingRefusal | null {
   // It lies there, so it has room; only a new place must have it.
-  const fault = hardFault({ ...found, litres: 0, rigidMm: null }, zone);
+  // What lies on somebody's shelf is taken for theirs.
+  const fault = hardFault({ ...found, litres: 0, rigidMm: null }, { ...zone, person: '' });
   if (fault) return fault;
   // What lies there frozen hard does not drip; a new place for it is held to the rule all the same.
   const other = found.state === 'frozen' ? null : wouldDrip(found, zone, zones, contents);

@@ -6,6 +6,8 @@ export interface PlacingZone {
   id: string;
   appliance: string;
   kind: ZoneKind;
+  /** What its compartment is; not told: by its temperature. */
+  cold?: 'fridge' | 'freezer';
   /** `null`: nobody measured it. */
   temperatureC: number | null;
   humidity: 'low' | 'high' | null;
@@ -19,6 +21,8 @@ export interface PlacingZone {
   /** Tags, groups or kinds of food; empty: anything. */
   only: readonly string[];
   never: readonly string[];
+  /** Whose it is; not told or empty: everybody's. */
+  person?: string;
   purpose: string;
   /** What must be lifted out to reach it. */
   lifts: number;
@@ -44,9 +48,20 @@ export interface PlacedFood {
 
 /** At this and colder a zone is a freezer's, °C. */
 const FREEZER_C = -6;
+/** At this and colder chilled food freezes, °C. */
+const FREEZES_C = -3;
 
-export const isFreezerZone = ({ temperatureC }: PlacingZone): boolean =>
-  temperatureC !== null && temperatureC <= FREEZER_C;
+/** True for a zone of a freezer, by what it is built as, else by what it measures. */
+export const isFreezerZone = ({ cold, temperatureC }: PlacingZone): boolean =>
+  cold === undefined ? temperatureC !== null && temperatureC <= FREEZER_C : cold === 'freezer';
+
+/** True where food stays frozen: a freezer that measures as one. */
+export const keepsFrozen = (zone: PlacingZone): boolean =>
+  isFreezerZone(zone) && (zone.temperatureC === null || zone.temperatureC <= FREEZER_C);
+
+/** True where chilled food would freeze. */
+export const wouldFreeze = ({ temperatureC }: PlacingZone): boolean =>
+  temperatureC !== null && temperatureC <= FREEZES_C;
 
 export const isRaw = ({ readiness }: Food): boolean => readiness === 'raw-animal';
 /** Food that raw juice must never reach: eaten as it is, or only washed. */

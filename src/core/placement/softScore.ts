@@ -20,9 +20,12 @@ const POINTS = {
   lift: -4,
   low: 1,
   room: 3,
+  warmFreezer: -2,
   air: -6,
 } as const;
 const SOON_DAYS = 3;
+/** A freezer is kept at this or colder, °C. */
+const FREEZER_KEPT_C = -18;
 const HEAVY_LITRES = 2;
 /** Of a fridge zone's litres that stay free for air. */
 const AIR_SHARE = 0.2;
@@ -136,6 +139,12 @@ export function softScore(
   if (!isFreezerZone(zone) && zone.freeLitres - found.litres < AIR_SHARE * zone.litres)
     add(POINTS.air, 'little air is left there');
   add(zone.litres > 0 ? POINTS.room * (zone.freeLitres / zone.litres) : 0, '');
+  if (found.state === 'frozen' && zone.temperatureC !== null && zone.temperatureC > FREEZER_KEPT_C) {
+    add(
+      POINTS.warmFreezer * (zone.temperatureC - FREEZER_KEPT_C),
+      `it is ${String(zone.temperatureC).replace('-', '−')} °C there, so it keeps for a shorter time`,
+    );
+  }
   if (reasons.length === 0) reasons.push('there is room, and no rule speaks against it');
   return { points, reasons };
 }

@@ -10,7 +10,8 @@ describe('a day that has been', () => {
     ['last friday', '2026-11-20'],
     ['yesterday / 6 jar', '2026-11-24'],
     ['3 weeks ago', '2026-11-04'],
-    ['25 dec', '2025-12-25'],
+    ['25 dec', '2026-12-25'],
+    ['20 dec 2025', '2025-12-20'],
     ['on 5 nov', '2026-11-05'],
     ['the 5th of november', '2026-11-05'],
     ['2026-11-03', '2026-11-03'],
@@ -27,6 +28,9 @@ describe('a day to come', () => {
     ['fri', '2026-11-27'],
     ['in 6 days', '2026-12-01'],
     ['12/3/27', '2027-03-12'],
+    ['20 nov', '2026-11-20'],
+    ['1 may', '2027-05-01'],
+    ['29 feb 2028', '2028-02-29'],
   ])('“%s” is %s', (text, date) => {
     expect(dateWords(text, TODAY, 'ahead')).toMatchObject({ date });
   });

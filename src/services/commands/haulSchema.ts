@@ -95,6 +95,16 @@ export const haulBodies = {
       hot: Joi.boolean(),
       fastFreeze: Joi.boolean(),
       hygiene: Joi.array().items(plainText(20)).max(8),
+      plan: Joi.object()
+        .pattern(
+          uuid,
+          Joi.object({
+            zone: uuid.allow(null).required(),
+            day: Joi.number().integer().min(0).max(60).required(),
+          }),
+        )
+        .max(400)
+        .description('where each package was told to go when the walk began'),
     }).required(),
   },
   'haul.line': { line: haulLine.required(), version: version.allow(null).required() },

@@ -12,12 +12,14 @@ import {
   useState,
   useTransition,
 } from 'react';
+import { type SecondLook, secondLook } from './secondLook';
 import { type DoorAnswer, DoorError, type NewCommand, sendCommands } from './sendCommand';
 import { Toasts, type Toast } from './Toasts';
 
 const PackageSheet = dynamic(() => import('../package/PackageSheet').then((module) => module.PackageSheet));
 const ZoneSheet = dynamic(() => import('../map/ZoneSheet').then((module) => module.ZoneSheet));
 const TrailSheet = dynamic(() => import('../package/DateTrail').then((module) => module.TrailSheet));
+const SecondLookSheet = dynamic(() => import('./SecondLookSheet').then((module) => module.SecondLookSheet));
 const LabelSheet = dynamic(() => import('../labels/LabelSheet').then((module) => module.LabelSheet));
 
 /** What lies over the page. */
@@ -50,10 +52,15 @@ export function useDoor(): Door {
 
 const TOAST_MS = 14_000;
 
+/** An undo asks where the package was meanwhile, where that matters. */
+const asked = (command: NewCommand): NewCommand =>
+  command.type === 'ledger.undo' ? { meanwhile: 'ask', ...command } : command;
+
 export function DoorProvider({ children }: { children: ReactNode }) {
   const router = useRouter();
   const [toasts, setToasts] = useState<Toast[]>([]);
   const [open, setOpen] = useState<Open>(null);
+  const [looking, setLooking] = useState<SecondLook | null>(null);
   const [sending, setSending] = useState(false);
   const [refreshing, startRefresh] = useTransition();
   const nextToast = useRef(1);
@@ -78,7 +85,7 @@ export function DoorProvider({ children }: { children: ReactNode }) {
     async (...commands: NewCommand[]) => {
       setSending(true);
       try {
-        const answers = await sendCommands(commands);
+        const answers = await sendCommands(commands.map(asked));
         const [first] = answers;
         addToast({
           text:
@@ -96,7 +103,9 @@ export function DoorProvider({ children }: { children: ReactNode }) {
         startRefresh(() => router.refresh());
         return answers;
       } catch (error) {
-        tell(error instanceof Error ? error.message : 'That did not work.', 'error');
+        const look = secondLook(error, commands);
+        if (look) setLooking(look);
+        else tell(error instanceof Error ? error.message : 'That did not work.', 'error');
         if (error instanceof DoorError && error.code === 'stale') startRefresh(() => router.refresh());
         return null;
       } finally {
@@ -123,6 +132,16 @@ export function DoorProvider({ children }: { children: ReactNode }) {
       {open?.kind === 'package' && <PackageSheet code={open.code} onClose={close} />}
       {open?.kind === 'zone' && <ZoneSheet id={open.id} name={open.name} onClose={close} />}
       {open?.kind === 'trail' && <TrailSheet code={open.code} full={open.full} onClose={close} />}
+      {looking && (
+        <SecondLookSheet
+          look={looking}
+          onClose={() => setLooking(null)}
+          onAnswer={(commands) => {
+            setLooking(null);
+            void act(...commands);
+          }}
+        />
+      )}
       {open?.kind === 'labels' && <LabelSheet codes={open.codes} onClose={close} />}
       <Toasts toasts={toasts} dismiss={dismiss} />
     </DoorContext>

@@ -3,7 +3,9 @@
 import { sayFullDate } from '@/core/calendar/sayDate';
 import type { Food } from '@/core/foods/food';
 import type { HaulLine, HaulPart } from '@/core/haul/haul';
+import { lineHistory } from '@/core/haul/lineHistory';
 import { isBlanched } from '@/core/haul/preparation';
+import { coldOf, warmthOf } from '@/core/ledger/judgePackage';
 import { type HistoryEvent, USUAL_CONDITIONS } from '@/core/keeping/history';
 import { judgeKeeping, type Keeping } from '@/core/keeping/judgeKeeping';
 import { packingOf } from '@/core/portions/packing';
@@ -15,19 +17,21 @@ function dueOf(
   line: HaulLine,
   part: HaulPart,
   food: Food,
-  { today, caution }: Pick<KnownVocabulary, 'today' | 'caution'>,
+  { today, caution, zones }: Pick<KnownVocabulary, 'today' | 'caution' | 'zones'>,
 ): { keeping: Keeping | null; refused: string } {
-  const history: HistoryEvent[] = [{ did: line.start.did, on: line.start.on }];
-  if (line.openedOn !== null) history.push({ did: 'opened', on: line.openedOn });
-  const washed = line.preparation.find((id) => id.startsWith('washed'));
-  if (washed) history.push({ did: 'washed', on: today, dried: washed === 'washed-dried' });
-  if (part.goes === 'freezer') history.push({ did: 'frozen', on: today });
-  if (part.goes === 'room') history.push({ did: 'kept-out', on: today });
+  const history: HistoryEvent[] = lineHistory(line, today, line.stoodMinutes, false);
+  const zone = zones.find(({ id }) => id === part.zone);
+  const frozen = line.start.frozen ?? false;
+  if (part.goes === 'freezer' && !frozen) {
+    history.push({ did: 'frozen', on: today, ...(zone?.cold === 'freezer' ? coldOf(zone) : {}) });
+  } else if (part.goes === 'fridge' && frozen) history.push({ did: 'thawing', on: today });
+  else if (part.goes === 'room') history.push({ did: 'kept-out', on: today });
+  else if (zone) history.push(...warmthOf(zone, zone.cold === 'freezer' ? -18 : 4, today));
   try {
     const keeping = judgeKeeping(food, history, today, {
       ...USUAL_CONDITIONS,
       printed: line.printed,
-      wrap: packingOf(part.packing).wrap ?? USUAL_CONDITIONS.wrap,
+      wrap: packingOf(part.packing).wrap ?? (frozen ? 'carton' : USUAL_CONDITIONS.wrap),
       blanched: isBlanched(line.preparation),
       caution,
     });

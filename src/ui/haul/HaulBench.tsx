@@ -10,6 +10,7 @@ import type { HaulPlacesView } from '@/services/haulPlaces';
 import { ScanSheet } from '../devices/ScanSheet';
 import { usePrinter } from '../devices/usePrinter';
 import { useDoor } from '../door/DoorProvider';
+import { sendCommands } from '../door/sendCommand';
 import { useVocabulary } from '../quickline/useVocabulary';
 import { datedByTurn } from './datedByTurn';
 import { HaulHead } from './HaulHead';
@@ -135,6 +136,11 @@ export function HaulBench({
             places={places.places}
             appliances={appliances}
             onDone={() => Promise.all([reload(), desk.readPlaces().catch(() => undefined)])}
+            onTold={(plan) =>
+              void sendCommands([{ type: 'haul.set', haul: haul.id, changes: { plan } }])
+                .then(reload)
+                .catch(() => undefined)
+            }
             onPlace={place}
             onFinish={() => void finish().then(() => setWalking(false))}
           />

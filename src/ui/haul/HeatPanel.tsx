@@ -54,7 +54,10 @@ export function HeatPanel({
   amount,
   unit,
   layout,
+  frozen,
 }: {
+  /** It came in frozen: it needs no hours to freeze. */
+  frozen: boolean;
   food: Food;
   amount: number;
   unit: AmountUnit;
@@ -64,7 +67,7 @@ export function HeatPanel({
   const grams = Math.max(1, Math.round(gramsOf(amount, unit, food.densityKgPerL)));
   const [freeze, fridge, water, block] = useHeat(casesOf(food, grams, layout));
   const rows = [
-    ['freezes solid', typical(freeze), 'laid apart'],
+    frozen ? ['freezing', 'none', 'it came in frozen'] : ['freezes solid', typical(freeze), 'laid apart'],
     ['thaws, fridge', typical(fridge), fridge ? `plan for ${sayHours(fridge.hoursCautious)}` : ''],
     ['thaws, water', typical(water), 'tight bag, cook at once'],
     ...(layout.kind === 'lump' || layout.kind === 'round'

@@ -103,7 +103,13 @@ export function PartPanel({
           <PackPicture layout={layout} group={food.group} />
           <div className="space-y-2">
             {part.goes === 'freezer' && (
-              <HeatPanel food={food} amount={chosen} unit={line.unit} layout={layout} />
+              <HeatPanel
+                food={food}
+                amount={chosen}
+                unit={line.unit}
+                layout={layout}
+                frozen={line.start.frozen ?? false}
+              />
             )}
             {packing.needs.length > 0 && <p className="text-slate">{packing.needs.join(' · ')}</p>}
             {packing.id === 'tub' && layout.kind === 'vessel' && (

@@ -1,7 +1,15 @@
 'use client';
 
 import { useState } from 'react';
-import { addPart, countPacks, countPart, halve, splitAsLast, weighPack } from '@/core/haul/planLine';
+import {
+  addPart,
+  broughtFrozen,
+  countPacks,
+  countPart,
+  halve,
+  splitAsLast,
+  weighPack,
+} from '@/core/haul/planLine';
 import { checkHaulLine } from '@/core/haul/checkHaulLine';
 import type { CounterClock } from '@/core/haul/counterClock';
 import type { HaulLine, HaulPart } from '@/core/haul/haul';
@@ -202,6 +210,15 @@ export function PortionBench({
             onChange={(event) => change({ byEye: event.target.checked })}
           />
           by eye
+        </label>
+        <label className="flex min-h-11 items-center gap-2">
+          <input
+            type="checkbox"
+            className="size-5"
+            checked={line.start.frozen ?? false}
+            onChange={(event) => change(broughtFrozen(line, food, event.target.checked))}
+          />
+          bought frozen
         </label>
         {line.unit !== 'pc' && !weighing && (
           <button type="button" className="button" onClick={() => setWeighing(true)}>

@@ -1,9 +1,10 @@
 'use client';
 
 import { Check } from 'lucide-react';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { v4 as newUuid } from 'uuid';
 import { addDays } from '@/core/calendar/calendarDate';
+import type { Haul, ToldPlace } from '@/core/haul/haul';
 import { lookAgainDays, sayPreparation } from '@/core/haul/preparation';
 import type { ApplianceView } from '@/services/drawing';
 import type { HaulView } from '@/services/haul';
@@ -50,12 +51,36 @@ function jobsOf(places: readonly PlaceView[], { lines, today }: HaulView): NewCo
   });
 }
 
+/** Tells the places once, when the walk begins or more is labelled: what was told before stays. */
+function useTellPlaces(
+  haul: Haul | null,
+  ready: readonly PlaceView[],
+  onTold: (plan: NonNullable<Haul['plan']>) => void,
+): void {
+  const told = haul?.plan ?? {};
+  const fresh = ready.flatMap(({ packages, zone, day }) =>
+    zone === null ? [] : packages.filter(({ id }) => !told[id]).map(({ id }) => [id, { zone: zone.id, day }]),
+  );
+  const key = JSON.stringify(fresh);
+  const tell = useRef(onTold);
+  useEffect(() => {
+    tell.current = onTold;
+  });
+  const before = JSON.stringify(told);
+  useEffect(() => {
+    if (key === '[]') return;
+    const more = Object.fromEntries(JSON.parse(key) as [string, ToldPlace][]);
+    tell.current({ ...(JSON.parse(before) as NonNullable<Haul['plan']>), ...more });
+  }, [key, before]);
+}
+
 /** One walk from door to door: what is labelled goes to its zone, a tick each. */
 export function PutAwayWalk({
   view,
   places,
   appliances,
   onDone,
+  onTold,
   onPlace,
   onFinish,
 }: {
@@ -64,6 +89,8 @@ export function PutAwayWalk({
   appliances: readonly ApplianceView[];
   /** After something was put away: everything is to be read anew. */
   onDone: () => Promise<unknown>;
+  /** Fixes the places that are told, so that they stay while one walks. */
+  onTold: (plan: NonNullable<Haul['plan']>) => void;
   onPlace: (chosen: { place: PlaceView; zone: string | null }) => void;
   onFinish: () => void;
 }) {
@@ -86,6 +113,7 @@ export function PutAwayWalk({
   ].filter((stop) => stop.places.length > 0);
   const stranded = ready.filter(({ zone, goes }) => zone === null && goes !== 'room');
   const haul = view.haul;
+  useTellPlaces(haul, ready, onTold);
   if (!haul) return null;
   const open = view.lines.filter(({ packages }) => packages === null).length;
 
@@ -181,6 +209,11 @@ export function PutAwayWalk({
                           `, then frozen in ${place.day - 1} ${place.day === 2 ? 'day' : 'days'}`}{' '}
                         · {place.packages.map(({ code }) => code).join(' ')}
                       </span>
+                      {place.changed !== '' && (
+                        <span className="block text-[0.9375rem] text-slate">
+                          It stays as told. {place.changed}.
+                        </span>
+                      )}
                     </span>
                   </li>
                 ))}

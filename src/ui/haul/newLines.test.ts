@@ -1,3 +1,4 @@
+import { knownZone } from '../../../tests/fixtures/knownZone';
 import { index } from '../../../tests/fixtures/reference';
 import { LINE } from '../../../tests/fixtures/memoryStore';
 import type { Haul } from '@/core/haul/haul';
@@ -32,7 +33,7 @@ const view = {
 } as unknown as HaulView;
 const vocabulary = {
   foods: index,
-  zones: [{ id: 'z1', name: 'Layer 1', appliance: 'Chest', cold: 'freezer' as const }],
+  zones: [knownZone()],
   today: '2026-11-25',
   caution: 'usual' as const,
   currency: 'EUR',

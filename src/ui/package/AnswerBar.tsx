@@ -7,10 +7,10 @@ import { sayDueDate, sayFullDate } from '@/core/calendar/sayDate';
 import { DISCARD_REASONS, type DiscardReason } from '@/core/ledger/package';
 import { ANSWER_KEYS, ANSWER_WORDS, type AnswerChoice } from '@/core/firstout/answerChoices';
 import type { HeadsUp } from '@/services/headsUp';
-import type { PlaceView } from '@/services/packageView';
 import { useDoor } from '../door/DoorProvider';
 import type { NewCommand } from '../door/sendCommand';
 import { DISCARD_WORDS } from './discardWords';
+import { ZoneChoice } from './ZoneChoice';
 
 const CookForm = dynamic(() => import('./CookForm').then((module) => module.CookForm));
 
@@ -23,7 +23,6 @@ export interface Answered {
   stage: HeadsUp;
   packages: readonly { id: string; code: string; version: number }[];
   today: string;
-  freezerZones: readonly PlaceView[];
 }
 
 /** The choice whose key was pressed; `null` for any other key. */
@@ -38,7 +37,7 @@ export function answerOfKey(key: string): AnswerChoice | null {
  * @param asked opened by its key from outside
  */
 export function AnswerBar({
-  answered: { name, stage, packages, today, freezerZones },
+  answered: { name, stage, packages, today },
   asked,
   keys = false,
   onAsk,
@@ -129,23 +128,12 @@ export function AnswerBar({
         />
       )}
       {asked === 'freeze' && forbidden === undefined && (
-        <fieldset className="rounded-part border border-line p-2">
-          <legend className="px-1">Freeze it where?</legend>
-          <div className="flex flex-wrap gap-1.5">
-            {freezerZones.map((zone) => (
-              <button
-                key={zone.id}
-                type="button"
-                className="button"
-                onClick={() => run('package.freeze', { zone: zone.id })}
-              >
-                {zone.name}
-                <span className="font-normal"> {zone.appliance}</span>
-              </button>
-            ))}
-            {freezerZones.length === 0 && <p>There is no freezer in this kitchen.</p>}
-          </div>
-        </fieldset>
+        <ZoneChoice
+          title="Freeze it where?"
+          code={packages[0]?.code ?? ''}
+          state="frozen"
+          onChoose={(zone, anyway) => run('package.freeze', { zone, anyway })}
+        />
       )}
       {asked === 'cook' && forbidden === undefined && (
         <CookForm name={name} onCook={(into) => run('package.cook', { into })} single={meant.length === 1} />

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import type { PackageDetail } from '@/services/package';
 import { useDoor } from '../door/DoorProvider';
 import { PotForm } from './PotForm';
+import { ZoneChoice } from './ZoneChoice';
 
 type Asking = 'none' | 'part' | 'put' | 'thaw' | 'pot';
 
@@ -18,7 +19,6 @@ export function PackageActions({ detail }: { detail: PackageDetail }) {
     void act({ type, ...base, ...more });
   };
   const ask = (what: Asking): void => setAsking(asking === what ? 'none' : what);
-  const zonesOf = (cold: 'fridge' | 'freezer') => detail.zones.filter((zone) => zone.cold === cold);
   const button = (
     label: string,
     onClick: () => void,
@@ -55,20 +55,24 @@ export function PackageActions({ detail }: { detail: PackageDetail }) {
         {detail.may_stay_out && button('Keep it out', () => run('package.keep-out'))}
         {!frozen && button('Found turning', () => run('package.find', { finding: 'turning' }))}
       </div>
-      {asking === 'part' && <PartForm detail={detail} onTake={(amount) => run('package.take', { amount })} />}
+      {asking === 'part' && (
+        <PartForm detail={detail} onTake={(amount, pieces) => run('package.take', { amount, pieces })} />
+      )}
       {asking === 'put' && (
         <ZoneChoice
           title="Which zone?"
-          zones={zonesOf(frozen ? 'freezer' : 'fridge').filter(({ id }) => id !== detail.zone?.id)}
-          onChoose={(zone) => run('package.move', { zone })}
+          code={detail.code}
+          state={frozen ? 'frozen' : 'chilled'}
+          onChoose={(zone, anyway) => run('package.move', { zone, anyway })}
         />
       )}
       {asking === 'thaw' && (
         <div className="space-y-2">
           <ZoneChoice
             title="Thaw it where? A plate, low in the fridge, is safest."
-            zones={zonesOf('fridge')}
-            onChoose={(zone) => run('package.thaw', { method: 'fridge', zone })}
+            code={detail.code}
+            state="chilled"
+            onChoose={(zone, anyway) => run('package.thaw', { method: 'fridge', zone, anyway })}
           />
           <div className="flex flex-wrap gap-2">
             {button('In cold water, cook at once', () => run('package.thaw', { method: 'cold-water' }))}
@@ -82,32 +86,16 @@ export function PackageActions({ detail }: { detail: PackageDetail }) {
   );
 }
 
-function ZoneChoice({
-  title,
-  zones,
-  onChoose,
-}: {
-  title: string;
-  zones: PackageDetail['zones'];
-  onChoose: (zone: string) => void;
-}) {
-  return (
-    <fieldset className="rounded-part border border-line p-3">
-      <legend className="px-1">{title}</legend>
-      <div className="flex flex-wrap gap-2">
-        {zones.map((zone) => (
-          <button key={zone.id} type="button" className="button" onClick={() => onChoose(zone.id)}>
-            {zone.name}
-            <span className="font-normal"> {zone.appliance}</span>
-          </button>
-        ))}
-        {zones.length === 0 && <p>There is no zone for that in this kitchen.</p>}
-      </div>
-    </fieldset>
-  );
-}
+type Pieces = 'closed' | 'open' | null;
 
-function PartForm({ detail, onTake }: { detail: PackageDetail; onTake: (amount: number) => void }) {
+/** How much to take; where only the cook knows whether that opens the rest, both ways are offered. */
+function PartForm({
+  detail,
+  onTake,
+}: {
+  detail: PackageDetail;
+  onTake: (amount: number, pieces: Pieces) => void;
+}) {
   const [text, setText] = useState('');
   const amount = Number(text);
   const fault =
@@ -119,12 +107,16 @@ function PartForm({ detail, onTake }: { detail: PackageDetail; onTake: (amount: 
           ? `There are ${detail.amount_words} in it.`
           : '';
   const unit = detail.unit === 'pc' ? 'pieces' : detail.unit;
+  const take = (pieces: Pieces): void => {
+    if (text !== '' && fault === '') onTake(amount, pieces);
+  };
+  const asks = detail.part_opens === 'ask';
   return (
     <form
       className="flex flex-wrap items-end gap-2"
       onSubmit={(event) => {
         event.preventDefault();
-        if (text !== '' && fault === '') onTake(amount);
+        take(asks ? 'open' : null);
       }}
     >
       <label className="w-44">
@@ -138,9 +130,17 @@ function PartForm({ detail, onTake }: { detail: PackageDetail; onTake: (amount: 
           aria-describedby="part-fault"
         />
       </label>
+      {asks && (
+        <button type="button" className="button" onClick={() => take('closed')}>
+          Take it, each piece is closed in itself
+        </button>
+      )}
       <button type="submit" className="button" data-main="true">
-        Take it
+        {asks ? 'Take it, the rest is open now' : 'Take it'}
       </button>
+      {detail.part_opens === 'opens' && amount !== detail.amount && (
+        <p className="w-full text-[0.9375rem] text-slate">What stays counts as opened today.</p>
+      )}
       <p id="part-fault" role="alert" className="w-full text-beet">
         {fault}
       </p>

@@ -20,7 +20,6 @@ export function PackageHeadsUp({ detail }: { detail: PackageDetail }) {
           stage: heads_up,
           packages: [{ id, code, version }],
           today: detail.today,
-          freezerZones: detail.zones.filter(({ cold }) => cold === 'freezer'),
         }}
         asked={asked}
         onAsk={setAsked}

@@ -78,22 +78,22 @@ export function QuickBench({
     input.current?.focus();
   };
 
-  const command = (): NewCommand | null => {
+  const command = (pieces: 'closed' | 'open' | null, anyway: boolean): NewCommand | null => {
     if (taking) {
       const { foods, amount, unit, on, fault: wrong } = taking;
       if (wrong !== '') return null;
-      return { type: 'stock.take', foods: foods.map(({ id }) => id), amount, unit, by: mealTime(on) };
+      return { type: 'stock.take', foods: foods.map(({ id }) => id), amount, unit, by: mealTime(on), pieces };
     }
-    if (!reading?.line || preview?.refused) return null;
-    return { type: 'haul.store', lines: [toApiLine(reading.line)] };
+    if (!reading?.line || (preview?.refused && !(anyway && preview.overrule))) return null;
+    return { type: 'haul.store', lines: [{ ...toApiLine(reading.line), anyway }] };
   };
 
   const early = useRef(entered);
   const sending = useRef(false);
-  const store = async (): Promise<void> => {
+  const store = async (pieces: 'closed' | 'open' | null = null, anyway = false): Promise<void> => {
     // Entered before the foods were here: it is read and stored as soon as they are.
     if (!vocabulary) early.current = text.trim() !== '';
-    const wanted = command();
+    const wanted = command(pieces, anyway);
     const toBench = intake && !taking ? reading?.line : null;
     if (sending.current || (!wanted && !toBench)) {
       setOpen(true);
@@ -175,7 +175,12 @@ export function QuickBench({
         {fault !== '' && <p className="text-beet">{fault}</p>}
         {!vocabulary && fault === '' && <p className="text-slate">Fetching the foods …</p>}
         {taking && (
-          <TakePanel reading={taking} busy={busy || storing} onPick={write} onTake={() => void store()} />
+          <TakePanel
+            reading={taking}
+            busy={busy || storing}
+            onPick={write}
+            onTake={(pieces) => void store(pieces)}
+          />
         )}
         {reading && (
           <QuickReadingPanel
@@ -186,6 +191,7 @@ export function QuickBench({
             busy={busy || storing}
             onPick={write}
             onStore={() => void store()}
+            onOverrule={() => void store(null, true)}
           />
         )}
       </div>

@@ -26,6 +26,7 @@ export function QuickReadingPanel({
   toBench = false,
   onPick,
   onStore,
+  onOverrule,
 }: {
   reading: QuickReading;
   preview: LinePreview | null;
@@ -35,6 +36,8 @@ export function QuickReadingPanel({
   toBench?: boolean;
   onPick: (text: string) => void;
   onStore: () => void;
+  /** Stores it where a rule of the household's own speaks against it. */
+  onOverrule: () => void;
 }) {
   const replace = (fault: QuickFault, candidate: string): string =>
     `${reading.text.slice(0, fault.from)}${candidate.toLowerCase().replaceAll(',', '')}${reading.text.slice(fault.to)}`;
@@ -78,6 +81,7 @@ export function QuickReadingPanel({
           <p>
             <span className="block">{preview.packs}</span>
             <b className="font-heading text-lg">{preview.due}</b>
+            {preview.warning !== '' && <b className="block text-beet">{preview.warning}</b>}
           </p>
         )}
       </div>
@@ -91,6 +95,11 @@ export function QuickReadingPanel({
         </ul>
       )}
       <div className="flex flex-wrap items-center gap-2">
+        {!toBench && preview?.overrule && (
+          <button type="button" className="button" disabled={busy} onClick={onOverrule}>
+            Put it there all the same
+          </button>
+        )}
         {(toBench ? reading.line !== null : preview?.due) && (
           <button type="button" className="button" data-main="true" disabled={busy} onClick={onStore}>
             {toBench ? 'On the bench' : 'Store'}{' '}

@@ -23,7 +23,7 @@ export function TakePanel({
   reading: TakeReading<NamedFood>;
   busy: boolean;
   onPick: (text: string) => void;
-  onTake: () => void;
+  onTake: (pieces: 'closed' | 'open' | null) => void;
 }) {
   const [told, setTold] = useState<{ key: string; answer: AllocationView | null; fault: string } | null>(
     null,
@@ -92,10 +92,24 @@ export function TakePanel({
               </ul>
             </div>
           )}
+          {answer.opens !== '' && <p className="text-[0.9375rem]">{answer.opens}</p>}
           {answer.short === 0 && (
-            <button type="button" className="button" data-main="true" disabled={busy} onClick={onTake}>
-              Take <kbd className="font-text text-[0.9375rem] font-normal">Enter</kbd>
-            </button>
+            <div className="flex flex-wrap gap-2">
+              <button
+                type="button"
+                className="button"
+                data-main="true"
+                disabled={busy}
+                onClick={() => onTake(null)}
+              >
+                Take <kbd className="font-text text-[0.9375rem] font-normal">Enter</kbd>
+              </button>
+              {answer.asks && (
+                <button type="button" className="button" disabled={busy} onClick={() => onTake('closed')}>
+                  Take, each piece is closed in itself
+                </button>
+              )}
+            </div>
           )}
         </>
       )}

@@ -1,3 +1,4 @@
+import { knownZone } from '../../../tests/fixtures/knownZone';
 import { index } from '../../../tests/fixtures/reference';
 import { parseQuickLine } from '@/core/quickline/parseQuickLine';
 import { previewLine } from './previewLine';
@@ -8,7 +9,7 @@ const vocabulary: KnownVocabulary = {
   today: '2026-11-25',
   currency: 'EUR',
   caution: 'usual',
-  zones: [{ id: 'z1', name: 'Layer 1', appliance: 'Chest', cold: 'freezer' }],
+  zones: [knownZone()],
 };
 
 function preview(text: string, caution: 'usual' | 'careful' = 'usual') {

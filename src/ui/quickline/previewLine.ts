@@ -1,8 +1,9 @@
 import { sayFullDate } from '@/core/calendar/sayDate';
-import type { Food } from '@/core/foods/food';
-import { type HistoryEvent, type TrailLine, USUAL_CONDITIONS } from '@/core/keeping/history';
-import { judgeKeeping } from '@/core/keeping/judgeKeeping';
+import { keepingOn } from '@/core/keeping/judgeKeeping';
+import type { TrailLine } from '@/core/keeping/history';
 import type { IntakeLine } from '@/core/ledger/intakeLine';
+import { storeHaul } from '@/core/ledger/storeHaul';
+import type { StoringWorld } from '@/core/ledger/storeLot';
 import { sayPackSizes } from '@/core/portions/sayPackSizes';
 import { Refusal } from '@/core/refusal';
 import type { KnownVocabulary } from './useVocabulary';
@@ -13,6 +14,10 @@ export interface LinePreview {
   due: string | null;
   trail: TrailLine[];
   refused: string | null;
+  /** It is refused by a rule of the household's own, which the cook may overrule. */
+  overrule: boolean;
+  /** What is wrong with it already: past its date when it comes in. */
+  warning: string;
 }
 
 function sayPacks({ amount, packs, unit }: IntakeLine): string {
@@ -20,36 +25,50 @@ function sayPacks({ amount, packs, unit }: IntakeLine): string {
   return packs === 1 ? `one package of ${size}` : `${packs} packages of ${size}`;
 }
 
-/** Runs the same keeping engine as the server over the line. */
+/** As much of the world as storing needs, out of what the browser holds; nothing is stored. */
+function previewWorld({ today, caution, currency, foods, zones }: KnownVocabulary): StoringWorld {
+  const known = <Item>(item: Item | undefined): Item => {
+    if (item === undefined) throw new Refusal('place', 'That is not known here any more.');
+    return item;
+  };
+  return {
+    today,
+    at: new Date().toISOString(),
+    currency,
+    caution,
+    food: (id) => known(foods.byId.get(id)),
+    zone: (id) => known(zones.find((zone) => zone.id === id)),
+    newId: () => 'preview',
+    newCode: () => '',
+  };
+}
+
+/** Runs what the door would run over the line, so that what is shown is what is stored, in every zone. */
 export function previewLine(line: IntakeLine, vocabulary: KnownVocabulary): LinePreview {
-  const food: Food | undefined = vocabulary.foods.byId.get(line.food);
   const packs = sayPacks(line);
-  if (!food) return { packs, due: null, trail: [], refused: null };
-  const history: HistoryEvent[] = [{ did: line.start.did, on: line.start.on }];
-  if (line.openedOn) history.push({ did: 'opened', on: line.openedOn });
-  if (line.frozenOn) history.push({ did: 'frozen', on: line.frozenOn });
-  history.sort((a, b) => (a.on < b.on ? -1 : a.on > b.on ? 1 : 0));
+  const nothing = { packs, due: null, trail: [], refused: null, overrule: false, warning: '' };
   try {
-    const keeping = judgeKeeping(food, history, vocabulary.today, {
-      ...USUAL_CONDITIONS,
-      printed: line.printed,
-      wrap: line.wrap ?? 'zip-bag',
-      blanched: line.blanched,
-      caution: vocabulary.caution,
-    });
-    const { date, kind } = keeping.governing;
+    const [event] = storeHaul([line], previewWorld(vocabulary)).events;
+    if (!event) return nothing;
+    const { after } = event;
+    const { verdict } = keepingOn(
+      { ...after, governing: { date: after.governingDate, kind: after.governingKind } },
+      vocabulary.today,
+    );
+    const kind = after.governingKind === 'use-by' ? 'use by' : 'best by';
     return {
-      packs,
-      due: `${kind === 'use-by' ? 'use by' : 'best by'} ${sayFullDate(date)}`,
-      trail: keeping.trail,
-      refused: null,
+      ...nothing,
+      due: `${kind} ${sayFullDate(after.governingDate)}`,
+      trail: after.trail,
+      warning:
+        verdict === 'discard'
+          ? 'Past its use by already: not for eating, throw it out.'
+          : verdict === 'look-first'
+            ? 'Past its best already: look at it first.'
+            : '',
     };
   } catch (error) {
-    return {
-      packs,
-      due: null,
-      trail: [],
-      refused: error instanceof Refusal ? error.says : 'This line cannot be stored.',
-    };
+    const refused = error instanceof Refusal ? error.says : 'This line cannot be stored.';
+    return { ...nothing, refused, overrule: error instanceof Refusal && error.rule === 'P4' };
   }
 }

@@ -7,7 +7,8 @@ import type { QuickVocabulary } from '@/core/quickline/quickLine';
 import type { Vocabulary } from '@/services/foods';
 import { fetchJson } from '../door/sendCommand';
 
-export type KnownVocabulary = QuickVocabulary<Food> & Pick<Vocabulary, 'caution' | 'currency'>;
+export type KnownVocabulary = Omit<QuickVocabulary<Food>, 'zones'> &
+  Pick<Vocabulary, 'caution' | 'currency' | 'zones'>;
 
 /** Foods and zones for reading the line; fetched once, again on `renew`. */
 export function useVocabulary(): { vocabulary: KnownVocabulary | null; fault: string; renew: () => void } {

@@ -47,7 +47,6 @@ export function FirstOut({
       row={row}
       chosen={chosen === row.view.id}
       today={view.today}
-      freezerZones={view.freezer_zones}
       onChoose={(open) => onChoose(open ? row.view.id : null)}
     />
   );

@@ -3,7 +3,6 @@
 import { useEffect, useRef, useState } from 'react';
 import type { FirstOutRow } from '@/services/firstOut';
 import type { AnswerChoice } from '@/core/firstout/answerChoices';
-import type { PlaceView } from '@/services/packageView';
 import { useDoor } from '../door/DoorProvider';
 import { AnswerBar, answerOfKey } from '../package/AnswerBar';
 import { DateButton } from '../package/DateButton';
@@ -28,13 +27,11 @@ export function FirstOutRowItem({
   row,
   chosen,
   today,
-  freezerZones,
   onChoose,
 }: {
   row: FirstOutRow;
   chosen: boolean;
   today: string;
-  freezerZones: readonly PlaceView[];
   onChoose: (chosen: boolean) => void;
 }) {
   const { showPackage } = useDoor();
@@ -101,7 +98,7 @@ export function FirstOutRowItem({
       {chosen && (
         <>
           <AnswerBar
-            answered={{ name: view.food.name, stage: row.heads_up, packages, today, freezerZones }}
+            answered={{ name: view.food.name, stage: row.heads_up, packages, today }}
             asked={asked}
             keys
             onAsk={setAsked}

@@ -1,0 +1,21 @@
+import type { Food } from '../foods/food';
+import { isCalled } from '../foods/isCalled';
+import type { ZoneRules } from '../kitchen/drawing';
+
+/**
+ * What the household's own rules say against a food in a zone (P4): it is somebody's, never for it, or for something else only.
+ * A hard rule for every proposal; the cook may overrule it.
+ *
+ * @returns words that go on from the zone's name; `null`: nothing
+ */
+export function ownRule(
+  food: Food,
+  { only, never, person }: Pick<ZoneRules, 'only' | 'never' | 'person'>,
+): string | null {
+  if (person !== '') return `belongs to ${person}.`;
+  const barred = never.find((word) => isCalled(food, word));
+  if (barred !== undefined) return `is never for ${barred}.`;
+  return only.length > 0 && !only.some((word) => isCalled(food, word))
+    ? `is only for ${only.join(', ')}.`
+    : null;
+}

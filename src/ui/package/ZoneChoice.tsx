@@ -1,0 +1,64 @@
+'use client';
+
+import { useEffect, useState } from 'react';
+import type { PlaceChoice } from '@/services/placeChoices';
+import { fetchJson } from '../door/sendCommand';
+
+/**
+ * The zones a package may go to, the best first and marked, each other one with what speaks against it.
+ *
+ * @param state as it will lie there
+ * @param onChoose `told`: the cook was told of something against it and chose it all the same
+ */
+export function ZoneChoice({
+  title,
+  code,
+  state,
+  onChoose,
+}: {
+  title: string;
+  code: string;
+  state: 'chilled' | 'frozen';
+  onChoose: (zone: string, told: boolean) => void;
+}) {
+  const [places, setPlaces] = useState<PlaceChoice[] | null>(null);
+  const [fault, setFault] = useState('');
+  useEffect(() => {
+    let stale = false;
+    fetchJson<{ places: PlaceChoice[] }>(`/api/v1/packages/${encodeURIComponent(code)}/places?state=${state}`)
+      .then((told) => !stale && setPlaces(told.places))
+      .catch((error: Error) => !stale && setFault(error.message));
+    return () => {
+      stale = true;
+    };
+  }, [code, state]);
+  return (
+    <fieldset className="rounded-part border border-line p-3">
+      <legend className="px-1">{title}</legend>
+      {fault !== '' && <p className="text-beet">{fault}</p>}
+      {places === null && fault === '' && <p className="text-slate">Looking where there is room …</p>}
+      {places?.length === 0 && <p>There is no zone for that in this kitchen.</p>}
+      <ul className="grid gap-2 sm:grid-cols-2">
+        {places?.map(({ id, name, appliance, best, why, against }) => (
+          <li key={id}>
+            <button
+              type="button"
+              className="button block h-full w-full text-left"
+              data-main={best}
+              data-muted={against !== ''}
+              onClick={() => onChoose(id, against !== '')}
+            >
+              <span className="block">
+                {name}
+                <span className="font-normal"> {appliance}</span>
+              </span>
+              {(best || against !== '') && (
+                <span className="block text-[0.9375rem] font-normal">{best ? `best: ${why}` : against}</span>
+              )}
+            </button>
+          </li>
+        ))}
+      </ul>
+    </fieldset>
+  );
+}
