@@ -17,8 +17,12 @@ async function project(displayName, more) {
 }
 
 export default async () => ({
+  // A slow machine is no fault of the code.
+  testTimeout: 180_000,
   projects: [
-    await project('unit', { testMatch: ['<rootDir>/src/**/*.test.ts'] }),
+    await project('unit', {
+      testMatch: ['<rootDir>/src/**/*.test.ts', '<rootDir>/tests/judge/**/*.test.ts'],
+    }),
     await project('integration', { testMatch: ['<rootDir>/tests/integration/**/*.test.ts'] }),
   ],
 });

@@ -12,7 +12,8 @@ async function prepare(): Promise<void> {
   if (await loadReference()) console.log('Reference data: loaded');
   const measured = await renewMeasures();
   if (measured > 0) console.log(`Packages: ${measured} measured anew`);
-  if ((await renewFigures()) > 0) console.log('Packages: dated earlier by stricter figures; the ledger says which');
+  if ((await renewFigures()) > 0)
+    console.log('Packages: dated earlier by stricter figures; the ledger says which');
   if (process.argv.includes('--reset')) {
     await resetDemo();
     console.log('Demo household: begun again');

@@ -147,8 +147,8 @@ export async function readPastCommand(
   householdId: number,
   id: string,
 ): Promise<PastCommand | null> {
-  const [row] = await sql.rows<{ says: string; undone_by: string | null }>(
-    `SELECT says, undone_by
+  const [row] = await sql.rows<{ says: string; at: string; undone_by: string | null }>(
+    `SELECT says, at, undone_by
        FROM command
       WHERE household_id = :householdId
         AND id = :id
@@ -171,6 +171,7 @@ export async function readPastCommand(
   );
   return {
     says: row.says,
+    at: fromSqlInstant(row.at),
     undone: row.undone_by !== null,
     events: events
       .filter(({ setting }) => setting === null)

@@ -1,5 +1,5 @@
 import type { Measured } from '@/core/ledger/setting';
-import { type Sql, toSqlInstant } from './database';
+import { fromSqlInstant, type Sql, toSqlInstant } from './database';
 
 /** Keeps a reading, and what the zone was read last; `null` forgets the last one. */
 export async function putMeasured(
@@ -24,5 +24,44 @@ export async function putMeasured(
          ON DUPLICATE KEY
      UPDATE celsius = VALUES(celsius)`,
     { householdId, zoneId, celsius, at },
+  );
+}
+
+/** The most readings of one zone that are looked back on. */
+const MOST_READINGS = 2000;
+
+/** What was read in some zones after an instant, oldest first. */
+export async function readReadings(
+  sql: Sql,
+  householdId: number,
+  zoneIds: readonly string[],
+  since: string,
+): Promise<(Measured & { zoneId: string })[]> {
+  if (zoneIds.length === 0) return [];
+  const rows = await sql.rows<{ zone_id: string; at: string; celsius: string }>(
+    `SELECT zone_id, at, celsius
+       FROM reading
+      WHERE household_id = :householdId
+        AND zone_id IN (:zoneIds)
+        AND at > :since
+      ORDER BY at
+      LIMIT ${MOST_READINGS}`,
+    { householdId, zoneIds, since: toSqlInstant(since) },
+  );
+  return rows.map(({ zone_id, at, celsius }) => ({
+    zoneId: zone_id,
+    at: fromSqlInstant(at),
+    celsius: Number(celsius),
+  }));
+}
+
+/** Takes back one reading that turned out to be wrong. */
+export async function dropReading(sql: Sql, householdId: number, zoneId: string, at: string): Promise<void> {
+  await sql.run(
+    `DELETE FROM reading
+      WHERE household_id = :householdId
+        AND zone_id = :zoneId
+        AND at = :at`,
+    { householdId, zoneId, at: toSqlInstant(at) },
   );
 }

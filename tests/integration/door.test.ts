@@ -85,7 +85,7 @@ describe('versions, refusals, lists', () => {
     const twice = await command(undo);
     expect([twice.status, twice.body.error.rule]).toEqual([422, 'undo']);
     const part = await command({ type: 'package.take', package: id, version: 3, amount: 100 });
-    await command({ type: 'package.open', package: id, version: 4 });
+    await command({ type: 'package.find', finding: 'turning', package: id, version: 4 });
     const late = await command({ type: 'ledger.undo', command: part.body.answers[0].id });
     expect([late.status, late.body.error.message]).toEqual([422, expect.stringContaining('changed since')]);
   });

@@ -3,6 +3,7 @@ import { sayPlainDate } from '../calendar/sayDate';
 import { Refusal } from '../refusal';
 import { noteWarmFreezer, sayMonths } from './frozenDates';
 import { frozenLife } from './frozenLife';
+import { USUAL_CONDITIONS } from './history';
 import { type KeepingCase, type KeepingState, noteRule, setDates } from './keepingState';
 import { movedDates } from './movedDates';
 import { days } from './startDates';
@@ -59,7 +60,7 @@ export function boughtFrozenDates(
   state.caps.bestBy = printed.date;
   if (life.rate > 1 && printed.kind === 'best-before') {
     // The maker's date holds at −18 °C.
-    state.celsius = conditions.freezerC;
+    state.celsius = USUAL_CONDITIONS.freezerC;
     movedDates(state, kase, state.startOn, celsius);
   }
 }

@@ -57,20 +57,23 @@ function qualityStay(state: KeepingState, { food }: KeepingCase, on: CalendarDat
  * counts for two). Hard-frozen food has 15 minutes of grace each time. A food with counter days of its own follows those; one
  * that is not controlled the hours of its class once it is open.
  *
- * @param minutes by the clock
+ * @param stay minutes by the clock; `hot` above 32 °C, `soft` when it was not hard frozen then
  * @throws Refusal K10 for more minutes than there have been
  */
 export function counterDates(
   state: KeepingState,
   kase: KeepingCase,
-  on: CalendarDate,
-  minutes: number,
-  hot: boolean,
+  {
+    on,
+    minutes,
+    hot = false,
+    soft = false,
+  }: { on: CalendarDate; minutes: number; hot?: boolean; soft?: boolean },
 ): void {
   state.clockMinutes += minutes;
   if (!kase.recorded) refuseOverlap(state, on);
   const before = state.counterMinutes;
-  const counted = countedMinutes(state.state, minutes, hot);
+  const counted = countedMinutes(soft ? 'chilled' : state.state, minutes, hot);
   state.counterMinutes += counted;
   if (state.openedOn !== null) state.openedMinutes += counted;
   if (!kase.food.controlled) {

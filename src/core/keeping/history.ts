@@ -55,8 +55,8 @@ export type HistoryEvent =
   | { did: 'thawed'; on: CalendarDate; method: ThawMethod }
   /** Put into a zone of another temperature, °C. */
   | { did: 'moved'; on: CalendarDate; c: number }
-  /** Stood out of the cold for so many minutes; `hot` above 32 °C. */
-  | { did: 'counter'; on: CalendarDate; minutes: number; hot?: boolean }
+  /** Stood out of the cold for so many minutes; `hot` above 32 °C, `soft`: not hard frozen then, so without its grace. */
+  | { did: 'counter'; on: CalendarDate; minutes: number; hot?: boolean; soft?: boolean }
   /** More went into a pot (K11): `content` is the day what was added began, `full` that its cap is reached. */
   | { did: 'topped-up'; on: CalendarDate; content: CalendarDate; full?: boolean }
   /** Washed before it was put away; `dried` well or not. */

@@ -140,7 +140,7 @@ function tell(state: KeepingState, kase: KeepingCase, event: HistoryEvent): Keep
       movedDates(state, kase, on, event.c);
       break;
     case 'counter':
-      counterDates(state, kase, on, event.minutes, event.hot ?? false);
+      counterDates(state, kase, event);
       break;
     case 'kept-out':
       keptOutDates(state, kase, on);

@@ -1,7 +1,7 @@
 import { addDays, type CalendarDate, earlier } from '../calendar/calendarDate';
 import { Refusal } from '../refusal';
 import type { ThawMethod } from './history';
-import { type KeepingCase, type KeepingState, newCaps, setDates } from './keepingState';
+import { type KeepingCase, type KeepingState, newCaps, notAfter, setDates } from './keepingState';
 import { chilledRate, slowedDays } from './spoilageRate';
 import { days } from './startDates';
 
@@ -124,7 +124,7 @@ export function thawedDates(
         useBy: earlier(earlier(state.caps.useBy, found.useBy), stood.useBy),
         bestBy: earlier(found.bestBy, stood.bestBy),
       });
-      state.useBy = earlier(state.useBy, state.caps.useBy);
+      state.useBy = state.caps.useBy === null ? state.useBy : notAfter(state.useBy, state.caps.useBy);
       state.bestBy = earlier(state.bestBy, state.caps.bestBy) ?? state.bestBy;
     }
     return;

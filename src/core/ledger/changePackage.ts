@@ -58,8 +58,8 @@ export function movePackage(
   world: World,
 ): LedgerEvent[] {
   const before = presentPackage(world, command.package, command.version);
-  if (command.zone === before.zoneId && before.state !== 'room')
-    throw new Refusal('place', 'It lies there already.');
+  const kept = before.state === 'room' && before.counterSince === null;
+  if (command.zone === before.zoneId && !kept) throw new Refusal('place', 'It lies there already.');
   return [moveTo(before, command.zone, world, command.anyway)];
 }
 

@@ -1,4 +1,4 @@
-import { type CalendarDate, later } from '../calendar/calendarDate';
+import { later } from '../calendar/calendarDate';
 import { minutesBetween } from '../keeping/counterMinutes';
 import type { HistoryEvent } from '../keeping/history';
 import { Refusal } from '../refusal';
@@ -18,10 +18,15 @@ const UNASKED_MINUTES = 2;
 
 type Stay = Extract<HistoryEvent, { did: 'counter' }>;
 
-/** Stays out of the cold that the present package knows of and the earlier one does not. */
+/**
+ * Stays out of the cold that the present package knows of and the earlier one does not. What was not hard frozen then has no
+ * grace, though it comes back frozen: minutes never fall.
+ */
 function staysSince(before: Package, now: Package, world: World): Stay[] {
-  const later = now.history.slice(before.history.length).filter(({ did }) => did === 'counter');
-  return [...later, ...counterOf(now, world)] as Stay[];
+  const since = now.history.slice(before.history.length).filter(({ did }) => did === 'counter');
+  const stays = [...since, ...counterOf(now, world)] as Stay[];
+  if (before.state !== 'frozen' || now.state === 'frozen') return stays;
+  return stays.map((stay) => ({ ...stay, soft: true }));
 }
 
 function askIfItMatters(before: Package, minutes: number, world: World): void {
@@ -32,12 +37,6 @@ function askIfItMatters(before: Package, minutes: number, world: World): void {
   );
 }
 
-/** The day from which the zone's present temperature counts for what lay there: when it was measured, never before the last event. */
-function warmSince(zoneId: string, last: CalendarDate, world: World): CalendarDate {
-  const measured = world.measured(zoneId);
-  return later(last, measured === null ? world.today : world.dayOf(measured.at));
-}
-
 function dated(image: Package, world: World): Package {
   try {
     return judgePackage(image, world, image.history.length);
@@ -45,6 +44,19 @@ function dated(image: Package, world: World): Package {
     if (error instanceof Refusal) return image;
     throw error;
   }
+}
+
+/** The temperatures its zone had meanwhile, each from the day it was read, and the one it has now. */
+function warmedMeanwhile(image: Package, world: World): Package {
+  const zone = world.zone(image.zoneId ?? '');
+  const readings = world.readings(zone.id).map(({ celsius, at }) => ({ celsius, on: world.dayOf(at) }));
+  let back = image;
+  for (const { celsius, on } of [...readings, { celsius: zone.temperatureC, on: world.today }]) {
+    const last = back.history.at(-1)?.on ?? on;
+    const warmth = warmthOf({ ...zone, temperatureC: celsius }, back.celsius, later(last, on));
+    if (warmth.length > 0) back = dated({ ...back, history: [...back.history, ...warmth] }, world);
+  }
+  return back;
 }
 
 /**
@@ -69,10 +81,10 @@ export function comeBack(before: Package, now: Package, world: World, meanwhile:
   // On the counter before: it stands there since then, or lay in the cold meanwhile and stands there again from now.
   const counted = outBefore ? (wrong ? stays : []) : wrong ? [] : stays;
   const counterSince = outBefore && wrong && now.zoneId !== null ? world.at : before.counterSince;
-  const history = [...before.history, ...counted];
-  const image = dated({ ...before, history, counterSince, version }, world);
-  if (image.zoneId === null || !world.hasZone(image.zoneId)) return image;
-  const last = history.at(-1)?.on ?? world.today;
-  const warmth = warmthOf(world.zone(image.zoneId), image.celsius, warmSince(image.zoneId, last, world));
-  return warmth.length === 0 ? image : dated({ ...image, history: [...history, ...warmth] }, world);
+  const judged = dated({ ...before, counterSince, version }, world);
+  const lies = judged.zoneId !== null && world.hasZone(judged.zoneId);
+  const image = lies ? warmedMeanwhile(judged, world) : judged;
+  const last = image.history.at(-1)?.on ?? world.today;
+  const told = counted.map((stay) => ({ ...stay, on: later(stay.on, last) }));
+  return told.length === 0 ? image : dated({ ...image, history: [...image.history, ...told] }, world);
 }

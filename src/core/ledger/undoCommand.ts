@@ -15,6 +15,8 @@ const REDATES: readonly Setting['kind'][] = ['household', 'wish', 'food'];
 /** What is known of the command that is to be undone. */
 export interface PastCommand {
   says: string;
+  /** When it happened, ISO 8601 UTC. */
+  at: string;
   /** True when an undo of it stands. */
   undone: boolean;
   /** In the order they happened. */

@@ -38,6 +38,8 @@ export interface World {
   /** Ids of the appliances in the cook's own order. */
   order(): string[];
   measured(zoneId: string): Measured | null;
+  /** What was read in a zone since the command that is undone, in order of time; empty for other commands. */
+  readings(zoneId: string): Measured[];
   container(id: string): Container | null;
   haul(id: string): Haul | null;
   haulLine(id: string): HaulLine | null;

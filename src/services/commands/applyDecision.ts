@@ -17,7 +17,7 @@ import { putContainer } from '@/store/containers';
 import { putCode, putHaul, putHaulLine } from '@/store/hauls';
 import { putJob } from '@/store/jobs';
 import { putDrawing, putOrder, trimDrawing } from '@/store/drawings';
-import { putMeasured } from '@/store/readings';
+import { dropReading, putMeasured } from '@/store/readings';
 import { appendEvents } from '@/store/ledger';
 import { addLot, addPackages, putPackage, type StoredPackage } from '@/store/packages';
 import { putWish } from '@/store/wishes';
@@ -97,7 +97,11 @@ export async function applyDecision(
   const ids = events.map(({ after }) => after.id);
   if (!redatesAll) await tallyPackages(db, householdId, ids, -1);
   // Zones must be drawn before something lies in them, and empty before they go.
-  for (const { after } of settings) await putSetting(db, householdId, after);
+  for (const { type, before: undone, after } of settings) {
+    await putSetting(db, householdId, after);
+    if (type === 'setting.undone' && undone?.kind === 'measured' && undone.value)
+      await dropReading(db, householdId, undone.subject, undone.value.at);
+  }
   if (settings.some(({ after }) => after.kind === 'food' || after.kind === 'wish'))
     await renewFiguresVersion(db, householdId);
   for (const lot of lots) await addLot(db, householdId, command.id, lot);

@@ -18,6 +18,7 @@ import { lockHaulLines, readCode, readHaul, readHaulLines } from '@/store/hauls'
 import { isTakenElsewhere } from '@/store/drawings';
 import { drawingOf, type Kitchen, readKitchen } from '@/store/kitchens';
 import { readPastCommand } from '@/store/ledger';
+import { readReadings } from '@/store/readings';
 import { lockPackages, lockPackagesIn, lockPackagesOf } from '@/store/packages';
 import { now, todayIn } from '../clock';
 import { foodNamed, type Reference } from '../household';
@@ -215,6 +216,8 @@ export async function loadWorld(
     packages.set(found.id, found);
     loaded.push(found);
   }
+  const lay = (past?.events ?? []).flatMap(({ before }) => before?.zoneId ?? []);
+  const readings = past ? await readReadings(db, household.id, [...new Set(lay)], past.at) : [];
   const jobs = setting ? await readJobs(db, household.id) : [];
   const containers = setting || command.type === 'haul.pack' ? await readContainers(db, household.id) : [];
   const bench = await loadBench(db, household.id, command, past);
@@ -252,6 +255,7 @@ export async function loadWorld(
     },
     order: () => kitchen.appliances.map(({ id }) => id),
     measured: (id) => zoneOf.get(id)?.measured ?? null,
+    readings: (id) => readings.filter(({ zoneId }) => zoneId === id),
     container: (id) => containers.find((one) => one.id === id) ?? null,
     haul: (id) => bench.hauls.get(id) ?? null,
     haulLine: (id) => bench.lines.get(id) ?? null,
