@@ -39,8 +39,17 @@ export const keepingSchema = Joi.object({
         c: Joi.number()
           .min(-40)
           .max(30)
-          .description('°C of the zone it was moved to')
-          .when('did', { is: 'moved', then: Joi.required(), otherwise: Joi.forbidden() }),
+          .description('°C of the zone it went to; not told for freezing and thawing: as below')
+          .when('did', {
+            switch: [
+              { is: 'moved', then: Joi.required() },
+              { is: Joi.valid('frozen', 'refrozen', 'thawing', ...STARTS), then: Joi.optional() },
+            ],
+            otherwise: Joi.forbidden(),
+          }),
+        frozen: Joi.boolean()
+          .description('it came in hard frozen, out of a freezer (K5)')
+          .when('did', { is: Joi.valid(...STARTS), otherwise: Joi.forbidden() }),
         minutes: Joi.number()
           .integer()
           .min(1)

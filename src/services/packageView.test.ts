@@ -142,7 +142,6 @@ it('over two hours on the counter is not for eating, on whatever screen', () => 
 });
 
 describe('the counter', () => {
-  const AT = '2026-11-25T12:00:00.000Z';
   const out = (code: string, since: string | null, change: Partial<Package> = {}) =>
     view({ code, counterSince: since, zoneId: since === null ? 'z' : null, ...change });
 

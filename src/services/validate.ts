@@ -2,10 +2,24 @@ import Joi from 'joi';
 import { isCalendarDate } from '@/core/calendar/calendarDate';
 import { Problem } from './problem';
 
+/** Years that anything in a household can be of; another one is a slip. */
+const FIRST_YEAR = 1970;
+const LAST_YEAR = 2199;
+
+function inReach(year: number): boolean {
+  return year >= FIRST_YEAR && year <= LAST_YEAR;
+}
+
 /** A calendar date that exists, `YYYY-MM-DD`. */
 export const dateSchema = Joi.string()
-  .custom((value: string, tools) => (isCalendarDate(value) ? value : tools.error('date.exists')))
-  .messages({ 'date.exists': '{{#label}} must be a date that exists, written YYYY-MM-DD' })
+  .custom((value: string, tools) => {
+    if (!isCalendarDate(value)) return tools.error('date.exists');
+    return inReach(Number(value.slice(0, 4))) ? value : tools.error('date.reach');
+  })
+  .messages({
+    'date.exists': '{{#label}} must be a date that exists, written YYYY-MM-DD',
+    'date.reach': `{{#label}} must be a date from ${FIRST_YEAR} to ${LAST_YEAR}`,
+  })
   .meta({ format: 'date' })
   .description('calendar date, YYYY-MM-DD');
 
@@ -14,10 +28,10 @@ export const instantSchema = Joi.string()
   .isoDate()
   .custom((value: string, tools) => {
     const ms = Date.parse(value);
-    return Number.isNaN(ms) || !/\d{2}:\d{2}/.test(value)
-      ? tools.error('string.isoDate')
-      : new Date(ms).toISOString();
+    if (Number.isNaN(ms) || !/\d{2}:\d{2}/.test(value)) return tools.error('string.isoDate');
+    return inReach(new Date(ms).getUTCFullYear()) ? new Date(ms).toISOString() : tools.error('instant.reach');
   })
+  .messages({ 'instant.reach': `{{#label}} must be an instant from ${FIRST_YEAR} to ${LAST_YEAR}` })
   .description('instant, ISO 8601 UTC');
 
 /** Plain words of the cook's own: no markup, no control or direction-changing characters. */

@@ -25,6 +25,19 @@ export async function readLastRecorded(sql: Sql, householdId: number): Promise<s
   return row ? fromSqlInstant(row.recorded_at) : null;
 }
 
+/** When the first thing of a household happened, ISO 8601; `null`: nothing yet. */
+export async function readFirstAt(sql: Sql, householdId: number): Promise<string | null> {
+  const [row] = await sql.rows<{ at: string }>(
+    `SELECT at
+       FROM command
+      WHERE household_id = :householdId
+      ORDER BY recorded_at
+      LIMIT 1`,
+    { householdId },
+  );
+  return row ? fromSqlInstant(row.at) : null;
+}
+
 /**
  * Claims a command id. A second claim at the same moment waits here until the first transaction ends.
  *

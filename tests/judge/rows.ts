@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import { parse } from 'csv-parse/sync';
 
-const FOLDER = path.join(__dirname, '..', '..', 'data');
+const FOLDER = path.join(process.cwd(), 'data');
 
 const read = (file: string): Record<string, string>[] =>
   parse(readFileSync(path.join(FOLDER, file), 'utf8'), { columns: true, bom: true });

@@ -41,6 +41,15 @@ describe('the power cuts of the validation table', () => {
   });
 });
 
+it('however short a look is asked for, what is safe is simulated to the published limit', () => {
+  const upright = { kind: 'upright' as const, litres: 200, samples: 300 };
+  const long = forecastCut(request({ ...upright, hours: 120 }));
+  const short = forecastCut(request({ ...upright, hours: 1 }));
+  expect(short.safeUntilH).toBe(long.safeUntilH);
+  expect(short.safeUntilH).toBeLessThan(short.publishedLimitH);
+  expect([short.to4c.p10, short.band.length]).toEqual([Infinity, 2]);
+});
+
 describe('laws of a power cut, chances shared', () => {
   const any = fc.record({
     kind: fc.constantFrom(...FORECAST_KINDS),

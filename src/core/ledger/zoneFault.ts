@@ -6,7 +6,7 @@ import type { Zone } from './package';
 /** Warmer than this nothing stays hard frozen, and colder chilled food freezes, °C. */
 export const HARD_FROZEN_C = -3;
 /** Warmer than this a fridge is none for food that must be kept cold, °C. */
-export const NO_FRIDGE_C = 10;
+const NO_FRIDGE_C = 10;
 
 /** What speaks against a zone; `own`: a rule of the household's, which the cook may overrule. */
 export interface ZoneFault {
@@ -36,7 +36,7 @@ function ownFault(zone: Zone, food: Food): ZoneFault | null {
 }
 
 /** What speaks against putting a food into a zone; `null`: nothing. */
-export function zoneFault(zone: Zone, food: Food): ZoneFault | null {
+function zoneFault(zone: Zone, food: Food): ZoneFault | null {
   return measuredFault(zone, food) ?? ownFault(zone, food);
 }
 

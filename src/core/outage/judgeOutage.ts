@@ -5,13 +5,16 @@ import { judgeFridgeItem } from './judgeFridgeItem';
 import { judgeSpoiled } from './judgeSpoiled';
 import type { CutAppliance, CutItem, ItemVerdict } from './powerCut';
 
+/** "2 readings after the power came back count for nothing". */
+const sayLate = (count: number): string =>
+  `${count} ${count === 1 ? 'reading' : 'readings'} after the end of the cut ${count === 1 ? 'counts' : 'count'} for nothing`;
+
 /**
  * The verdict for every item after (or during) a power cut, in the order given. An observation of the item beats a
  * reading of the air, a reading beats a telltale, a telltale beats the clock, and doubt means discard (RULES 5).
  *
- * @param now ISO 8601 UTC; stands for the end of a cut that lasts
- * A reading that lies after the power came back, or after now, counts for nothing.
- *
+ * @param now ISO 8601 UTC; stands for the end of a cut that lasts. A reading after it, or after the power came back, counts for
+ *   nothing.
  * @throws Refusal `outage` when a time cannot be: the end before the start, or a start still to come
  */
 export function judgeOutage(
@@ -28,17 +31,20 @@ export function judgeOutage(
         throw new Refusal('outage', `${appliance.id}: the power came back before it went.`);
       if (times.endMs > nowMs)
         throw new Refusal('outage', `${appliance.id}: the power comes back after now.`);
-      return [appliance.id, { appliance, times }] as const;
+      const late = appliance.readings.filter(({ at }) => Date.parse(at) > times.endMs).length;
+      return [appliance.id, { appliance, times, late }] as const;
     }),
   );
   return items.map((item) => {
     const found = byId.get(item.appliance);
     if (!found) throw new Refusal('outage', `Item ${item.id} stands in an appliance that is not listed.`);
-    return (
+    const verdict =
       judgeSpoiled(item) ??
       (found.appliance.kind === 'freezer'
         ? judgeFreezerItem(item, found.appliance, found.times)
-        : judgeFridgeItem(item, found.appliance, found.times))
-    );
+        : judgeFridgeItem(item, found.appliance, found.times));
+    return found.late === 0
+      ? verdict
+      : { ...verdict, evidence: `${verdict.evidence}; ${sayLate(found.late)}` };
   });
 }

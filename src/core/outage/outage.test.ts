@@ -208,6 +208,58 @@ describe('the air between readings', () => {
   });
 });
 
+describe('paths around the verdict', () => {
+  it('a reading after the power came back, or still to come, counts for nothing, and is named', () => {
+    const chicken = cut('fridge', 12, { readings: readings([0, 3], [9, 4.3]) });
+    expect(said('raw-poultry', chicken)).toBe('discard O1');
+    const late = { ...chicken, readings: readings([0, 3], [9, 4.3], [22, 3], [400, 3]) };
+    expect(judge('raw-poultry', late)).toMatchObject({
+      verdict: 'discard',
+      evidence: expect.stringContaining('2 readings after the end of the cut count for nothing'),
+    });
+    const alone = cut('fridge', 12, { readings: readings([22, 3]) });
+    expect(said('raw-poultry', alone)).toBe('discard O2');
+    expect(said('raw-poultry', cut('freezer', 40, { readings: readings([50, -18]) }))).toBe('check O4b');
+  });
+
+  it('an item measured warm while its air read cold: one of them is wrong, and doubt means the worse', () => {
+    const cold = cut('freezer', 30, { readings: readings([0, -18], [30, 2]) });
+    const verdict = judge('raw-poultry', cold, { measuredC: 9 });
+    expect([verdict.verdict, verdict.evidence]).toEqual([
+      'discard',
+      expect.stringContaining('one of them is wrong'),
+    ]);
+    expect(
+      judge('raw-poultry', cut('freezer', 30, { readings: readings([0, -18], [29, 4.4], [30, 6]) }), {
+        measuredC: 9,
+      }).verdict,
+    ).toBe('cook-now');
+    const fridge = cut('fridge', 4, { readings: readings([0, 3], [4, 4]) });
+    expect(judge('raw-poultry', fridge, { measuredC: 9 })).toMatchObject({ verdict: 'discard', rule: 'O1' });
+    expect(judge('hard-cheese', fridge, { measuredC: 9 }).verdict).toBe('keep');
+  });
+
+  it.each([
+    ['fridge', 4 - 1 / 60, 'discard O2'],
+    ['fridge', 4 - 2 / 60, 'keep O2'],
+    ['freezer', 24 - 1 / 60, 'check O4b'],
+    ['freezer', 24 - 2 / 60, 'keep O4b'],
+  ] as const)('%s, %d h: a limit counts as reached a minute early: %s', (kind, hours, verdict) => {
+    expect(said('raw-meat', cut(kind, hours))).toBe(verdict);
+  });
+
+  it('two hours above 4.4 °C less a minute are two hours; cook now wants more than a minute to spare', () => {
+    const warm = (minutes: number) =>
+      cut('fridge', minutes / 60, { readings: readings([0, 9], [minutes / 60, 9]) });
+    expect(said('raw-meat', warm(119))).toBe('discard O1');
+    expect(said('raw-meat', warm(118))).toBe('eat-soon O1');
+    const thawed = (minutes: number) =>
+      cut('freezer', minutes / 60, { readings: readings([0, 9], [minutes / 60, 9]) });
+    expect(said('raw-meat', thawed(119))).toBe('discard O4a');
+    expect(said('raw-meat', thawed(118))).toBe('cook-now O4a');
+  });
+});
+
 describe('laws', () => {
   const anyClass = fc.constantFrom(...classes.keys());
   /** Gentle first. A longer or warmer cut never leads to a gentler one. */

@@ -6,6 +6,7 @@ import { FREEZE_MEDIA, THAW_MEDIA } from './heatMedia';
 import { tabulate } from './heatTable';
 import { datingThawHours, planningThawHours } from './packageThawHours';
 import { solveBody } from './solveBody';
+import { thermalFood } from './thermalFood';
 
 const made = (
   water: number,
@@ -177,6 +178,32 @@ describe('laws of heat', () => {
 });
 
 describe('what a package needs to thaw', () => {
+  it.each([
+    ['chicken-whole', 1800, 24],
+    ['chicken-whole', 2300, 24 * (2300 / 1800)],
+    ['turkey-whole', 5500, 24 * (5500 / 1800)],
+  ])('a whole %s of %i g is planned at the slow end of the advice', (id, amount, least) => {
+    const bird = { amount, unit: 'g', form: 'whole' } as const;
+    expect(planningThawHours(bird, food(id))).toBeGreaterThanOrEqual(least);
+    const kase = {
+      way: 'thaw' as const,
+      food: thermalFood(food(id)),
+      massG: amount,
+      shape: { kind: 'round' as const, bird: true },
+      startC: -18,
+      medium: THAW_MEDIA['fridge-fan'],
+      ambientC: 4,
+      wholeBird: true,
+    };
+    const told = heatHours(kase);
+    expect(told.hoursTypical).toBeGreaterThanOrEqual((24 * amount) / 2300);
+    expect(told.hoursCautious).toBeGreaterThanOrEqual(least);
+    // The same bird told by its size alone is as slow.
+    const diameterMm = heatHours(kase).thicknessMm;
+    const sized = heatHours({ ...kase, massG: null, shape: { kind: 'round', bird: true, diameterMm } });
+    expect(sized.hoursCautious ?? 0).toBeGreaterThan(0.98 * least);
+  });
+
   it('plans by the slower of model and landmark, dates by the quicker', () => {
     const haunch = { amount: 2500, unit: 'g', form: 'whole' } as const;
     expect(planningThawHours(haunch, food('venison'))).toBeGreaterThan(40);

@@ -266,6 +266,8 @@ const toLine = ({ price_minor, opened_on, frozen_on, ...line }: RawLine): Intake
 
 /** Clocks of phones run a little ahead. */
 const AHEAD_MS = 5 * 60_000;
+/** A phone without network keeps what it was told; a month is long enough. */
+const LATE_MS = 31 * 86_400_000;
 const MOST_AT_ONCE = 100;
 
 function readCommand(raw: unknown, now: string, path: string): Command {
@@ -282,6 +284,11 @@ function readCommand(raw: unknown, now: string, path: string): Command {
   if (Date.parse(at) > Date.parse(now) + AHEAD_MS) {
     throw new Problem(400, 'invalid', 'It cannot have happened after now.', {
       fields: [{ path: `${path}at`, message: 'lies in the future' }],
+    });
+  }
+  if (Date.parse(at) < Date.parse(now) - LATE_MS) {
+    throw new Problem(400, 'invalid', 'That long ago nothing can be told any more: at most a month.', {
+      fields: [{ path: `${path}at`, message: 'more than a month ago' }],
     });
   }
   const { renew_feed: renewFeed, ...told } = rest;

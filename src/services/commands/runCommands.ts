@@ -4,7 +4,14 @@ import { type Decision, decide } from '@/core/ledger/decide';
 import { sayPackSizes } from '@/core/portions/sayPackSizes';
 import { type Sql, sql, transaction } from '@/store/database';
 import { type Household, lockHousehold } from '@/store/households';
-import { claimCommand, finishCommand, markUndone, readAnswer, readLastRecorded } from '@/store/ledger';
+import {
+  claimCommand,
+  finishCommand,
+  markUndone,
+  readAnswer,
+  readFirstAt,
+  readLastRecorded,
+} from '@/store/ledger';
 import { now } from '../clock';
 import { loadReference, ourHousehold, type Reference, referenceOf } from '../household';
 import { Problem } from '../problem';
@@ -91,12 +98,26 @@ function recordedAfter(at: string, last: string | null): { recordedAt: string; n
   };
 }
 
+/** What is dated back further than this is looked at: it cannot be older than the household. */
+const LONG_BACK_MS = 86_400_000;
+
+/** Nothing happened before the household was there. @throws Problem 422 */
+async function refuseBeforeAll(db: Sql, { at }: Command, householdId: number): Promise<void> {
+  if (Date.parse(at) > Date.parse(now()) - LONG_BACK_MS) return;
+  const first = await readFirstAt(db, householdId);
+  if (first !== null && at >= first) return;
+  throw new Problem(422, 'refused', 'That is before this household was here. When was it really?', {
+    fields: [{ path: 'at', message: 'before the household' }],
+  });
+}
+
 async function runOne(
   db: Sql,
   command: Command,
   household: Household,
   reference: Reference,
 ): Promise<CommandAnswer> {
+  await refuseBeforeAll(db, command, household.id);
   const recorded = recordedAfter(now(), await readLastRecorded(db, household.id));
   const claimed = await claimCommand(db, household.id, {
     id: command.id,

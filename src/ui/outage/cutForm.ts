@@ -34,6 +34,9 @@ export const beginForm = (inside: CompartmentView): CutForm => ({
   readings: [],
 });
 
+/** Warmer than this the air inside an appliance never is, °C; such a figure is °F. */
+const MOST_AIR_C = 32;
+
 /** What is still wrong with the form, in words; empty when it can be judged. */
 export function formFault(from: string, until: string, forms: readonly CutForm[]): string {
   if (from === '') return '';
@@ -49,6 +52,11 @@ export function formFault(from: string, until: string, forms: readonly CutForm[]
         (at === '') !== (c === '') || (c !== '' && !Number.isFinite(Number(c.replace(',', '.')))),
     );
     if (bad) return `${form.name}: a reading needs a time and a temperature.`;
+    const odd = form.readings.find(({ c }) => c !== '' && Number(c.replace(',', '.')) > MOST_AIR_C);
+    if (odd) {
+      const celsius = Math.round(((Number(odd.c.replace(',', '.')) - 32) * 5) / 9);
+      return `${form.name}: ${odd.c} °C is warmer than any kitchen. If it was °F, that is ${String(celsius).replace('-', '−')} °C.`;
+    }
   }
   return '';
 }
