@@ -90,7 +90,12 @@ export function secondOutage(classId: string, cut: PlainCut, seen: PlainSeen, wa
   const air = covered ? airOf(cut, warm) : null;
   const warmest = air === null ? null : Math.max(...air.map(({ c }) => c));
   const softened = (): string =>
-    thawed === 'discard' && thawedLimit !== null && air !== null && !reached(above(air, 4.4), thawedLimit)
+    // Where even an icy one is thrown out, a warmer one is not cooked: warmer is never milder.
+    thawed === 'discard' &&
+    icy !== 'discard' &&
+    thawedLimit !== null &&
+    air !== null &&
+    !reached(above(air, 4.4), thawedLimit)
       ? 'cook-now'
       : thawed;
   if (cut.telltale === 'one-block') return warmest !== null && warmest <= 4.4 ? icy : thawed;

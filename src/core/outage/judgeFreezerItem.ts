@@ -48,7 +48,10 @@ function icy(item: CutItem, rule: string, evidence: string, certainty: Certainty
   return verdict(item, item.outageClass.freezerIcyVerdict, rule, evidence, certainty);
 }
 
-/** The thawed verdict; a `discard` with hours becomes cook now when readings prove fewer by more than a minute (O3). */
+/**
+ * The thawed verdict; a `discard` with hours becomes cook now when readings prove fewer by more than a minute (O3). Not where even
+ * an icy one is thrown out: warmer is never milder.
+ */
 function thawed(
   item: CutItem,
   rule: string,
@@ -56,8 +59,14 @@ function thawed(
   certainty: Certainty,
   proof: Evidence | null,
 ): ItemVerdict {
-  const { freezerThawedVerdict: given, freezerThawedLimitHours: limit } = item.outageClass;
-  if (given === 'discard' && limit !== null && proof?.air && !reaches(proof.air.above, limit)) {
+  const { freezerThawedVerdict: given, freezerThawedLimitHours: limit, freezerIcyVerdict } = item.outageClass;
+  if (
+    given === 'discard' &&
+    freezerIcyVerdict !== 'discard' &&
+    limit !== null &&
+    proof?.air &&
+    !reaches(proof.air.above, limit)
+  ) {
     return verdict(
       item,
       'cook-now',

@@ -75,7 +75,9 @@ describe('every class of the table', () => {
     expect(said(id, long, {}, true)).toBe(`${row.freezerThawedVerdict} O4b`);
     const limit = row.freezerThawedLimitHours;
     const brief = cut('freezer', 40, { readings: readings([0, -18], [39, 4.2], [40, 5]) });
-    expect(judge(id, brief).verdict).toBe(limit === null ? row.freezerThawedVerdict : 'cook-now');
+    // Where even an icy one is thrown out there is nothing to cook.
+    const cooked = limit !== null && row.freezerIcyVerdict !== 'discard';
+    expect(judge(id, brief).verdict).toBe(cooked ? 'cook-now' : row.freezerThawedVerdict);
     for (const verdict of [judge(id, warm), judge(id, long, {}, true), judge(id, brief)]) {
       expect(verdict.evidence.length).toBeGreaterThan(10);
       expect(verdict.source).not.toBe('');
