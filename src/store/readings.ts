@@ -30,7 +30,7 @@ export async function putMeasured(
 /** The most readings of one zone that are looked back on. */
 const MOST_READINGS = 2000;
 
-/** What was read in some zones after an instant, oldest first. */
+/** What was read in some zones since an instant, oldest first. */
 export async function readReadings(
   sql: Sql,
   householdId: number,
@@ -43,7 +43,7 @@ export async function readReadings(
        FROM reading
       WHERE household_id = :householdId
         AND zone_id IN (:zoneIds)
-        AND at > :since
+        AND at >= :since
       ORDER BY at
       LIMIT ${MOST_READINGS}`,
     { householdId, zoneIds, since: toSqlInstant(since) },

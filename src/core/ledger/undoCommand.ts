@@ -24,6 +24,17 @@ export interface PastCommand {
   settings: readonly SettingEvent[];
 }
 
+/** The world without the readings that the command itself brought: they are undone with it. */
+function withoutReadings(world: World, { settings }: PastCommand): World {
+  const brought = settings.flatMap(({ after }) =>
+    after.kind === 'measured' && after.value ? [`${after.subject} ${after.value.at}`] : [],
+  );
+  return {
+    ...world,
+    readings: (zone) => world.readings(zone).filter(({ at }) => !brought.includes(`${zone} ${at}`)),
+  };
+}
+
 function undoEvent(
   { before, after }: PastCommand['events'][number],
   says: string,
@@ -130,7 +141,7 @@ export function undoCommand(past: PastCommand | null, world: World, meanwhile: M
     .reverse()
     .sort((a, b) => Number(b.after.kind === 'appliance') - Number(a.after.kind === 'appliance'));
   const settings = drawnFirst.map((event) => undoSetting(event, past.says, world));
-  const back = settings.reduce((so, { after }) => withSetting(so, after), world);
+  const back = settings.reduce((so, { after }) => withSetting(so, after), withoutReadings(world, past));
   if (settings.some(({ after }) => REDATES.includes(after.kind))) {
     return { lots: [], events: redatePackages(world.loaded(), back), settings };
   }
