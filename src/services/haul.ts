@@ -11,6 +11,7 @@ import { readContainers } from '@/store/containers';
 import { readCode, readHaulLines, readLastPacked, readLatestHauls } from '@/store/hauls';
 import { type BoughtLot, readBought } from '@/store/bought';
 import { readPackages } from '@/store/packages';
+import { freezerCold } from './freezerCold';
 import { type HouseholdContext, viewContext } from './context';
 
 /** A packed package of a haul, with its label. */
@@ -101,8 +102,11 @@ export function packagesOfPart(line: HaulLine, part: number): string[] {
 function labelled(item: Package, part: HaulPart | undefined, context: HouseholdContext) {
   const food = context.reference.byId.get(item.foodId);
   const freezes = part?.goes === 'freezer' && item.counterSince !== null && item.state !== 'frozen';
-  const { today, household } = context;
-  const shown = freezes && food ? asFrozen(item, food, today, household.settings.caution) : item;
+  const { today, household, kitchen } = context;
+  const shown =
+    freezes && food
+      ? asFrozen(item, food, today, household.settings.caution, freezerCold(kitchen, part?.zone ?? null))
+      : item;
   const label = labelText(shown, food);
   return { label, tape: tapeWords(label), to_freeze: shown !== item };
 }

@@ -10,6 +10,7 @@ import { sayAmount } from '@/core/units/sayAmount';
 import { readContainers } from '@/store/containers';
 import { sql } from '@/store/database';
 import { readHaulLines, readLatestHauls } from '@/store/hauls';
+import { freezerCold } from './freezerCold';
 import { type HouseholdContext, viewContext } from './context';
 import { frozenLoad, packsIn, shareFreezers } from './shareFreezers';
 import { type FreezeInView, readFrozenToday, toFreezeIn } from './freezeIn';
@@ -95,7 +96,7 @@ function toPlace(
   { group, zone, reasons, refused, changed = '' }: Placed,
   day: number,
   { lying, zones }: Pick<KitchenContents, 'lying' | 'zones'>,
-  { today, household }: HouseholdContext,
+  { today, household, kitchen }: HouseholdContext,
 ): PlaceView {
   const frozenOn = addDays(today, Math.max(0, day - 1));
   const turn = day === 2 ? 'tomorrow' : `on ${sayPlainDate(frozenOn)}`;
@@ -113,7 +114,10 @@ function toPlace(
       code: item.code,
       label:
         day > 1
-          ? labelText(asFrozen(item, group.food, frozenOn, household.settings.caution), group.food)
+          ? labelText(
+              asFrozen(item, group.food, frozenOn, household.settings.caution, freezerCold(kitchen)),
+              group.food,
+            )
           : null,
     })),
     goes: group.part.goes,

@@ -2,9 +2,10 @@ import { sayDueDate, sayFullDate, sayPlainDate } from '@/core/calendar/sayDate';
 import type { AnswerChoice } from '@/core/firstout/answerChoices';
 import { freezeUntil, isAnswered, nextLook, type Stage, stageOn } from '@/core/firstout/askOn';
 import { whatIfOne } from '@/core/keeping/whatIf';
-import { conditionsOf } from '@/core/ledger/judgePackage';
+import { conditionsOf, counterOf } from '@/core/ledger/judgePackage';
 import type { Package } from '@/core/ledger/package';
 import type { HouseholdContext } from './context';
+import { freezerCold } from './freezerCold';
 import type { PackageView } from './packageView';
 
 /** What a package asks, and what may be answered. */
@@ -34,12 +35,16 @@ const STAGE_WORDS: Record<Stage, string> = {
 
 function freezeOf(
   found: Package,
-  { reference, today, household }: HouseholdContext,
+  { reference, today, household, kitchen, at }: HouseholdContext,
 ): { freeze: HeadsUp['freeze']; why: string | null } {
   const food = reference.byId.get(found.foodId);
   if (!food || found.state === 'frozen') return { freeze: null, why: 'It is frozen.' };
-  const conditions = conditionsOf(found, food, household.settings.caution);
-  const frozen = whatIfOne(food, found.history, conditions, 'freeze', today);
+  const history = [...found.history, ...counterOf(found, { today, at, now: at })];
+  const conditions = {
+    ...conditionsOf(found, food, household.settings.caution),
+    recorded: history.length,
+  };
+  const frozen = whatIfOne(food, history, conditions, 'freeze', today, freezerCold(kitchen));
   if (frozen.governing === null) return { freeze: null, why: frozen.refused };
   const until = freezeUntil(found, today) ?? today;
   return {

@@ -1,6 +1,7 @@
 import type { Food } from '@/core/foods/food';
 import { findFood, type FoodIndex, indexFoods } from '@/core/foods/findFood';
 import { type OutageClass, warmHoursOf } from '@/core/outage/outageClass';
+import { notLooser } from '@/core/foods/notLooser';
 import { type Wish, wishedFood } from '@/core/foods/wish';
 import { Refusal } from '@/core/refusal';
 import { type Sql, sql } from '@/store/database';
@@ -59,9 +60,14 @@ export async function loadReference(db: Sql, householdId: number): Promise<Refer
     ...warmHoursOf(classes.get(food.outageClass)),
   }));
   const wishes = await readWishes(db, householdId);
-  const foods = rows.map((food) => withWish(food, wishes.get(food.id)));
+  const read = new Map(rows.map((food) => [food.id, food]));
+  const figures = rows.map((food) => {
+    const near = food.own && food.copyOf ? read.get(food.copyOf) : undefined;
+    return near ? notLooser(food, near) : food;
+  });
+  const foods = figures.map((food) => withWish(food, wishes.get(food.id)));
   const byId = new Map(foods.map((food) => [food.id, food]));
-  const plain = new Map(rows.map((food) => [food.id, food]));
+  const plain = new Map(figures.map((food) => [food.id, food]));
   return { classes, foods, byId, plain, wishes, index: indexFoods(foods.filter(({ retired }) => !retired)) };
 }
 

@@ -5,6 +5,7 @@ import { asFrozen } from '@/core/ledger/asFrozen';
 import type { Package } from '@/core/ledger/package';
 import { sql } from '@/store/database';
 import { readPackagesByCodes } from '@/store/packages';
+import { freezerCold } from './freezerCold';
 import { viewContext } from './context';
 import { beginPaper, MM, type PaperFont, PAPER_INK as INK, PAPER_SLATE as SLATE } from './paper';
 import { Problem } from './problem';
@@ -134,7 +135,7 @@ export async function printLabels(query: {
   }
   const slots = size.columns * size.rows;
   if (query.startAt > slots) throw new Problem(400, 'invalid', `This sheet has ${slots} stickers.`);
-  const { household, reference, today } = await viewContext();
+  const { household, reference, today, kitchen } = await viewContext();
   const { caution } = household.settings;
   const found = new Map(
     (await readPackagesByCodes(sql(), household.id, query.codes)).map((item): [string, Package] => [
@@ -146,7 +147,10 @@ export async function printLabels(query: {
     const item = found.get(code);
     if (!item) throw new Problem(404, 'not-found', 'One of the packages is not known in this household.');
     const food = reference.byId.get(item.foodId);
-    const shown = query.freezing.includes(code) && food ? asFrozen(item, food, today, caution) : item;
+    const shown =
+      query.freezing.includes(code) && food
+        ? asFrozen(item, food, today, caution, freezerCold(kitchen))
+        : item;
     return { ...labelText(shown, food), address: `${publicUrl()}/p/${item.code}` };
   });
   return drawLabels(labels, size, query.startAt);

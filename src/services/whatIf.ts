@@ -1,11 +1,12 @@
 import { daysBetween } from '@/core/calendar/calendarDate';
 import { sayDueDate, sayFullDate } from '@/core/calendar/sayDate';
 import { type ChoiceKind, whatIf } from '@/core/keeping/whatIf';
-import { conditionsOf } from '@/core/ledger/judgePackage';
+import { conditionsOf, counterOf } from '@/core/ledger/judgePackage';
 import type { Package } from '@/core/ledger/package';
 import { sql } from '@/store/database';
 import { readPackageByCode } from '@/store/packages';
 import { type HouseholdContext, viewContext } from './context';
+import { freezerCold } from './freezerCold';
 import { Problem } from './problem';
 
 /** One choice, the date it would give, and how far off that is. */
@@ -53,12 +54,17 @@ function saysChoice(choice: ChoiceKind, on: string, today: string, cookedAs: str
 }
 
 /** The choices for a package as screens and the API show them. */
-function toWhatIf(found: Package, { reference, today, household }: HouseholdContext): WhatIfView[] {
+function toWhatIf(found: Package, context: HouseholdContext): WhatIfView[] {
+  const { reference, today, household, kitchen, at } = context;
   const food = reference.byId.get(found.foodId);
   if (!food) return [];
   const cooked = reference.byId.get(COOKED_AS[food.group] ?? '') ?? null;
-  const conditions = conditionsOf(found, food, household.settings.caution, true);
-  return whatIf(food, found.history, conditions, today, FREEZE_DAYS, cooked).map(
+  // What was accepted stays so, and the minutes it stands out now count like any others.
+  const history = [...found.history, ...counterOf(found, { today, at, now: at })];
+  const told = conditionsOf(found, food, household.settings.caution, true);
+  const conditions = { ...told, recorded: history.length };
+  const cold = freezerCold(kitchen);
+  return whatIf(food, history, conditions, today, FREEZE_DAYS, cooked, cold).map(
     ({ choice, on, governing, refused }): WhatIfView => ({
       key: `${choice}-${on}`,
       choice,

@@ -18,12 +18,15 @@ export interface WhatIf {
   refused: string | null;
 }
 
+/** How cold it is where it would be frozen, °C; not told: −18. */
+type Cold = { c?: number };
+
 const EVENTS: Record<
   Exclude<ChoiceKind, 'leave' | 'cook'>,
-  (on: CalendarDate, thawed: boolean) => HistoryEvent
+  (on: CalendarDate, thawed: boolean, cold: Cold) => HistoryEvent
 > = {
   open: (on) => ({ did: 'opened', on }),
-  freeze: (on, thawed) => ({ did: thawed ? 'refrozen' : 'frozen', on }),
+  freeze: (on, thawed, cold) => ({ did: thawed ? 'refrozen' : 'frozen', on, ...cold }),
   thaw: (on) => ({ did: 'thawing', on }),
 };
 
@@ -34,9 +37,10 @@ export function whatIfOne(
   conditions: KeepingConditions,
   choice: Exclude<ChoiceKind, 'cook'>,
   on: CalendarDate,
+  cold: Cold = {},
 ): WhatIf {
   const thawed = history.some(({ did }) => did === 'thawing' || did === 'thawed');
-  const next = choice === 'leave' ? history : [...history, EVENTS[choice](on, thawed)];
+  const next = choice === 'leave' ? history : [...history, EVENTS[choice](on, thawed, cold)];
   try {
     const { governing, useBy, bestBy } = judgeKeeping(food, next, on, conditions);
     return { choice, on, governing, useBy, bestBy, refused: null };
@@ -74,6 +78,7 @@ function freezeDays(days: number, on: (at: number) => WhatIf): WhatIf[] {
  *
  * @param days how many days from today freezing is tried on, at least 1
  * @param dish what it is judged as once cooked; `null`: it is not cooked
+ * @param cold how cold it is where it would be frozen
  */
 export function whatIf(
   food: Food,
@@ -82,10 +87,11 @@ export function whatIf(
   today: CalendarDate,
   days: number,
   dish: Food | null,
+  cold: Cold = {},
 ): WhatIf[] {
   const raw = judgeKeeping(food, history, today, conditions);
   const one = (choice: Exclude<ChoiceKind, 'cook'>, on = today): WhatIf =>
-    whatIfOne(food, history, conditions, choice, on);
+    whatIfOne(food, history, conditions, choice, on, cold);
   if (raw.state === 'frozen') return [one('leave'), one('thaw')];
   return [
     one('leave'),

@@ -10,14 +10,21 @@ import type { Package } from './package';
  * may not be frozen, or is frozen, stays as it is.
  *
  * @param on the day it will be frozen, from today on
+ * @param cold how cold it is where it goes; not told: −18 °C
  */
-export function asFrozen(item: Package, food: Food, on: CalendarDate, caution: Caution): Package {
+export function asFrozen(
+  item: Package,
+  food: Food,
+  on: CalendarDate,
+  caution: Caution,
+  cold: { c?: number },
+): Package {
   if (item.state === 'frozen') return item;
   const again = item.history.some(({ did }) => did === 'thawing' || did === 'thawed');
   try {
     return withEvents(
       item,
-      [{ did: again ? 'refrozen' : 'frozen', on }],
+      [{ did: again ? 'refrozen' : 'frozen', on, ...cold }],
       { today: on, caution, food: () => food },
       { wrap: item.wrap ?? 'zip-bag' },
     );

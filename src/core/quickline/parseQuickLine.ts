@@ -43,7 +43,7 @@ function freezeByPlace(draft: QuickDraft, food: NamedFood | null): void {
   const { line, vocabulary } = draft;
   const zone = vocabulary.zones.find(({ id }) => id === line.zone);
   const start = draft.start ?? { did: 'bought' as const, on: earliest(vocabulary.today, draft) };
-  if (food && isSoldFrozen(food) && start.did !== 'cooked' && zone?.cold !== 'fridge') {
+  if (food && isSoldFrozen(food) && start.did !== 'cooked') {
     draft.start = { ...start, on: line.frozenOn ?? start.on, frozen: true };
     line.frozenOn = null;
   }
