@@ -8,6 +8,7 @@ import { previewLine } from '@/ui/quickline/previewLine';
 import { freePort, prepareDatabase, serve, stopPid } from '../../scripts/machine.mjs';
 import { openThrowaway } from '../../scripts/mariadb.mjs';
 import { type Answer, command, get, line, post } from '../fixtures/api';
+import { readPages } from '../fixtures/readPages';
 
 // A database of its own, with two copies of the server on it.
 let database: { url: string; close(): Promise<void> };
@@ -207,6 +208,33 @@ it('the place told when the walk begins stays told; what would be proposed now i
   expect(later.zone.id).toBe(first.zone.id);
   expect(later.changed).toContain('would be proposed now');
   expect(later.against[first.zone.id]).toContain('4 °C or colder');
+});
+
+describe('labels', () => {
+  const labelOf = async (code: string): Promise<string> => {
+    const response = await fetch(`${one}/api/v1/labels?codes=${code}&size=sheet-21`);
+    const [page] = await readPages(response, []);
+    return page?.text.replaceAll(/\s+/g, ' ') ?? '';
+  };
+
+  it('say what to do by food and state, with the package’s own days', async () => {
+    const [ham] = await store({ food: 'ham-sliced', printed: { kind: 'use-by', date: daysOn(24) } });
+    await told({ type: 'package.take', package: ham?.id, version: 1, amount: 100 });
+    const [eggs] = await store({ food: 'eggs-in-shell', unit: 'pc', amount: 6 });
+    const [peas] = await store({
+      food: 'frozen-vegetables',
+      start: { did: 'bought', on: today(), frozen: true },
+    });
+    const [chicken] = await store({
+      food: 'chicken-thighs-raw',
+      start: { did: 'bought', on: daysOn(-2) },
+      frozen_on: today(),
+    });
+    expect(await labelOf(ham?.code ?? '')).toMatch(/open: within \d d/);
+    expect(await labelOf(eggs?.code ?? '')).toContain('cook until white and yolk are firm');
+    expect(await labelOf(peas?.code ?? '')).toMatch(/bought frozen .*cook from frozen/);
+    expect(await labelOf(chicken?.code ?? '')).toContain('thaw in the fridge, use the same day');
+  });
 });
 
 it.each([
