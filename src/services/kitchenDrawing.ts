@@ -1,4 +1,5 @@
 import { v4 as newUuid } from 'uuid';
+import { sayOwnRules } from '@/core/placement/ownRule';
 import type { ApplianceDrawing, ApplianceShape } from '@/core/kitchen/drawing';
 import { newAppliance, sameAgain, SHAPE_MODELS } from '@/core/kitchen/newAppliance';
 import { sql } from '@/store/database';
@@ -70,7 +71,11 @@ export async function readApplianceDrawing(
         .filter(({ packages }) => packages > 0),
       elsewhere: kitchen.zones
         .filter(({ applianceId }) => applianceId !== id)
-        .map((zone) => ({ id: zone.id, name: `${zone.name}, ${zone.applianceName}`, cold: zone.cold })),
+        .map((zone) => ({
+          id: zone.id,
+          name: `${zone.name}, ${zone.applianceName}${sayOwnRules(zone)}`,
+          cold: zone.cold,
+        })),
     },
   };
 }

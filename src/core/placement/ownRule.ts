@@ -19,3 +19,16 @@ export function ownRule(
     ? `is only for ${only.join(', ')}.`
     : null;
 }
+
+/** A zone's own rules behind its name in a list: "; belongs to Wren", "; only dairy", "; never raw"; empty: none. */
+export function sayOwnRules({ only, never, person }: Pick<ZoneRules, 'only' | 'never' | 'person'>): string {
+  const told = [
+    person === '' ? '' : `belongs to ${person}`,
+    only.length === 0 ? '' : `only ${only.join(', ')}`,
+    never.length === 0 ? '' : `never ${never.join(', ')}`,
+  ];
+  return told
+    .filter((words) => words !== '')
+    .map((words) => `; ${words}`)
+    .join('');
+}

@@ -122,12 +122,12 @@ export function PutAwayWalk({
     const away: NewCommand = {
       type: 'haul.away',
       haul: haul.id,
-      places: some.flatMap(({ packages, zone, refused }) =>
+      places: some.flatMap(({ packages, zone, refused, against }) =>
         packages.map(({ id, version }) => ({
           package: id,
           version,
           zone: chosen ?? zone?.id ?? null,
-          warning: chosen === null ? '' : (refused?.says ?? '').slice(0, 160),
+          warning: (chosen === null ? (against[zone?.id ?? ''] ?? '') : (refused?.says ?? '')).slice(0, 160),
         })),
       ),
     };
@@ -209,6 +209,11 @@ export function PutAwayWalk({
                           `, then frozen in ${place.day - 1} ${place.day === 2 ? 'day' : 'days'}`}{' '}
                         · {place.packages.map(({ code }) => code).join(' ')}
                       </span>
+                      {place.zone && place.against[place.zone.id] !== undefined && (
+                        <span className="block text-[0.9375rem] font-semibold text-beet">
+                          {place.against[place.zone.id]}
+                        </span>
+                      )}
                       {place.changed !== '' && (
                         <span className="block text-[0.9375rem] text-slate">
                           It stays as told. {place.changed}.

@@ -5,6 +5,7 @@ import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
 import { v4 as newUuid } from 'uuid';
+import { sayOwnRules } from '@/core/placement/ownRule';
 import { addZone, type Into } from '@/core/kitchen/addZone';
 import { checkDrawing } from '@/core/kitchen/checkDrawing';
 import { type ApplianceDrawing, ZONE_KINDS, type ZoneKind } from '@/core/kitchen/drawing';
@@ -197,10 +198,10 @@ export function DrawBench({ view, begin }: { view: DrawView; begin: ApplianceDra
         <RehomeSheet
           emptied={emptied}
           targets={[
-            ...present.zones.map(({ id, name, compartmentId }) => ({
-              id,
-              name: `${name}, ${present.name}`,
-              cold: present.compartments.find((one) => one.id === compartmentId)?.cold ?? 'fridge',
+            ...present.zones.map((zone) => ({
+              id: zone.id,
+              name: `${zone.name}, ${present.name}${sayOwnRules(zone)}`,
+              cold: present.compartments.find((one) => one.id === zone.compartmentId)?.cold ?? 'fridge',
             })),
             ...view.elsewhere,
           ]}
