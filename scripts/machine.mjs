@@ -7,7 +7,8 @@ import path from 'node:path';
 import process from 'node:process';
 
 export const ROOT = path.resolve(import.meta.dirname, '..');
-export const VAR = path.join(ROOT, 'var');
+/** Where what a run keeps lies; another folder for tests of the start itself. */
+export const VAR = process.env.ORDERLY_FROST_VAR ?? path.join(ROOT, 'var');
 export const say = (text) => console.log(text);
 export const pause = (ms) => new Promise((wake) => setTimeout(wake, ms));
 
@@ -37,6 +38,8 @@ export async function locked(name, work) {
       const holder = existsSync(path.join(folder, 'pid'))
         ? Number(readFileSync(path.join(folder, 'pid'), 'utf8'))
         : 0;
+      // A run that is about to stop may be inside already.
+      if (holder === process.pid) return work();
       const stale = holder > 0 ? !isAlive(holder) : ageMs(folder) > 10_000;
       if (stale) rmSync(folder, { recursive: true, force: true });
       else {
@@ -62,9 +65,10 @@ function ageMs(file) {
 }
 
 /** Runs a command to its end; its output is shown. Resolves to the exit code. */
-export function run(command, args, options = {}) {
+export async function run(command, args, options = {}) {
+  const { remember } = await import('./children.mjs');
   return new Promise((resolve, reject) => {
-    const child = spawn(command, args, { cwd: ROOT, stdio: 'inherit', ...options });
+    const child = remember(spawn(command, args, { cwd: ROOT, stdio: 'inherit', ...options }));
     child.on('error', reject);
     child.on('exit', (code, signal) => resolve(code ?? (signal ? 1 : 0)));
   });
@@ -205,6 +209,7 @@ export async function prepareDatabase(url, args = [], env = {}) {
 
 /** Starts the production server and waits until it answers. Resolves to the child. */
 export async function serve({ port, host, url, env = {}, quiet = false }) {
+  const { remember } = await import('./children.mjs');
   const child = spawn(
     process.execPath,
     ['node_modules/next/dist/bin/next', 'start', '-H', host, '-p', String(port)],
@@ -222,6 +227,7 @@ export async function serve({ port, host, url, env = {}, quiet = false }) {
       },
     },
   );
+  remember(child);
   let ended = false;
   child.once('exit', () => (ended = true));
   const address = `http://${host === '0.0.0.0' || host === '::' ? '127.0.0.1' : host}:${port}`;

@@ -1,26 +1,13 @@
 // npm start: everything a fresh machine needs, then the server. Ctrl-C stops all that was started here.
 import process from 'node:process';
-import {
-  ensureBuild,
-  ensureModules,
-  giveUp,
-  isFree,
-  prepareDatabase,
-  say,
-  serve,
-  stopPid,
-} from './machine.mjs';
+import { cleanUp, watchOver } from './children.mjs';
+import { ensureBuild, ensureModules, giveUp, isFree, prepareDatabase, say, serve } from './machine.mjs';
 
-let database = null;
-let server = null;
 let stopping = null;
 
+/** Stops what was started here, however far it had come. */
 function stop(code) {
-  stopping ??= (async () => {
-    if (server) await stopPid(server.pid);
-    if (database) await database.close();
-    process.exit(code);
-  })();
+  stopping ??= cleanUp(process.pid).finally(() => process.exit(code));
   return stopping;
 }
 
@@ -41,15 +28,16 @@ async function choosePort(host) {
 
 async function start() {
   const host = process.env.HOST ?? '127.0.0.1';
+  watchOver();
   await ensureModules();
   const { openDatabase } = await import('./mariadb.mjs');
-  database = await openDatabase();
+  const database = await openDatabase();
   await prepareDatabase(database.url);
   await ensureBuild();
   for (let tries = 0; ; tries++) {
     const port = await choosePort(host);
     try {
-      server = await serve({ port, host, url: database.url });
+      const server = await serve({ port, host, url: database.url });
       server.once('exit', () => {
         if (!stopping) {
           console.error('The server ended unexpectedly.');

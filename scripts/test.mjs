@@ -4,6 +4,7 @@ import { spawnSync } from 'node:child_process';
 import { mkdirSync, readFileSync, rmSync } from 'node:fs';
 import path from 'node:path';
 import process from 'node:process';
+import { cleanUp, watchOver } from './children.mjs';
 import {
   ensureBuild,
   ensureModules,
@@ -14,7 +15,6 @@ import {
   run,
   say,
   serve,
-  stopPid,
   VAR,
 } from './machine.mjs';
 
@@ -22,15 +22,10 @@ const only = process.argv[2];
 const wanted = (part) => only === undefined || only === part;
 const counts = { passed: 0, failed: 0 };
 const broken = [];
-let database = null;
-let server = null;
 let stopping = null;
 
 function stop() {
-  stopping ??= (async () => {
-    if (server) await stopPid(server.pid);
-    if (database) await database.close();
-  })();
+  stopping ??= cleanUp(process.pid);
   return stopping;
 }
 
@@ -107,6 +102,7 @@ function ensureChromium() {
 }
 
 async function main() {
+  watchOver();
   await ensureModules();
   if (wanted('checks')) {
     check('Types', bin('tsc'), ['--noEmit', '-p', 'tsconfig.check.json']);
@@ -119,10 +115,10 @@ async function main() {
     if (wanted('e2e')) ensureChromium();
     await ensureBuild();
     const { openThrowaway } = await import('./mariadb.mjs');
-    database = await openThrowaway('test');
+    const database = await openThrowaway('test');
     await prepareDatabase(database.url);
     const port = await freePort();
-    server = await serve({
+    await serve({
       port,
       host: '127.0.0.1',
       url: database.url,

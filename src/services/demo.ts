@@ -17,8 +17,8 @@ import type { Job } from '@/core/ledger/setting';
 import type { Container } from '@/core/packaging/container';
 import { parseQuickLine } from '@/core/quickline/parseQuickLine';
 import type { QuickVocabulary } from '@/core/quickline/quickLine';
-import { sql, transaction } from '@/store/database';
-import { putFood } from '@/store/foods';
+import { alone, sql, transaction } from '@/store/database';
+import { dropReferenceDigest, putFood, putReferenceDigest, readReferenceDigest } from '@/store/foods';
 import { addHousehold, clearHouseholds, readHousehold, renewFiguresVersion } from '@/store/households';
 import { putContainer } from '@/store/containers';
 import { putMeasured } from '@/store/readings';
@@ -226,20 +226,35 @@ async function seedDemo(): Promise<void> {
   for (const { at, run } of steps) await run(at);
 }
 
-/** Seeds the demo household when there is none at all. @returns true when it did */
-export async function seedWhenEmpty(): Promise<boolean> {
-  if (await readHousehold(sql(), null)) return false;
-  try {
-    await seedDemo();
-  } catch (error) {
-    await transaction(clearHouseholds);
-    throw error;
-  }
-  return true;
+/** Stands in the store while the demo moves in: a start that finds it knows that the last one was killed. */
+const MOVING_IN = 'demo-moving-in';
+
+async function moveIn(): Promise<void> {
+  await putReferenceDigest(sql(), MOVING_IN, '');
+  await seedDemo();
+  await dropReferenceDigest(sql(), MOVING_IN);
+}
+
+/**
+ * Seeds the demo household when there is none at all, or when a start before this one was killed while it moved in: half a
+ * household is none. Of two starts at once one waits for the other.
+ *
+ * @returns true when it did
+ */
+export function seedWhenEmpty(): Promise<boolean> {
+  return alone('demo', async () => {
+    const half = (await readReferenceDigest(sql(), MOVING_IN)) !== null;
+    if (!half && (await readHousehold(sql(), null))) return false;
+    if (half) await transaction(clearHouseholds);
+    await moveIn();
+    return true;
+  });
 }
 
 /** Throws away every household of this database and begins again with the demo. */
-export async function resetDemo(): Promise<void> {
-  await transaction(clearHouseholds);
-  await seedDemo();
+export function resetDemo(): Promise<void> {
+  return alone('demo', async () => {
+    await transaction(clearHouseholds);
+    await moveIn();
+  });
 }

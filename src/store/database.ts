@@ -127,6 +127,39 @@ export async function transaction<Result>(work: (sql: Sql) => Promise<Result>): 
   }
 }
 
+const LOCK_WAIT_S = 600;
+
+/**
+ * Runs `work` on a connection of its own while nobody else on this database is inside the same lock, outside any transaction.
+ *
+ * @throws Error when the lock is not to be had within ten minutes
+ */
+export async function alone<Result>(lock: string, work: (sql: Sql) => Promise<Result>): Promise<Result> {
+  let connection: PoolConnection;
+  try {
+    connection = await pool().getConnection();
+  } catch (error) {
+    throw translate(error);
+  }
+  const db = sqlOver(connection);
+  try {
+    const [row] = await db.rows<{ had: number | null }>(
+      `SELECT GET_LOCK(CONCAT(DATABASE(), :lock), ${LOCK_WAIT_S}) AS had`,
+      { lock: `:${lock}` },
+    );
+    if (row?.had !== 1) throw new Error(`another start has been busy with the ${lock} for ten minutes`);
+    return await work(db);
+  } finally {
+    await db.run(`DO RELEASE_LOCK(CONCAT(DATABASE(), :lock))`, { lock: `:${lock}` }).catch(() => undefined);
+    connection.release();
+  }
+}
+
+/** True for an error of the store with one of these codes. */
+export function hasCode(error: unknown, codes: readonly string[]): boolean {
+  return codes.includes(codeOf(error));
+}
+
 /** True when an error says that a unique key is taken. */
 export function isDuplicate(error: unknown): boolean {
   return codeOf(error) === 'ER_DUP_ENTRY';

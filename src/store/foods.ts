@@ -84,6 +84,10 @@ export async function readReferenceDigest(sql: Sql, name: string): Promise<strin
   return row?.digest ?? null;
 }
 
+export async function dropReferenceDigest(sql: Sql, name: string): Promise<void> {
+  await sql.run(`DELETE FROM reference_file WHERE name = :name`, { name });
+}
+
 export async function putReferenceDigest(sql: Sql, name: string, digest: string): Promise<void> {
   await sql.run(
     `INSERT INTO reference_file (name, digest)

@@ -128,7 +128,7 @@ describe('what comes back by an undo', () => {
   });
 
   it('a stay out of the cold is asked about, and counts', async () => {
-    const [found] = await store({ food: 'ground-beef', zone: (await zoneNamed('Middle shelf')).id });
+    const [found] = await store({ food: 'quark', zone: (await zoneNamed('Middle shelf')).id });
     const since = new Date(Date.now() - 50 * 60_000).toISOString();
     const out = await told({ type: 'package.move', package: found?.id, version: 1, zone: null, at: since });
     const undo = { type: 'ledger.undo', command: out.body.answers[0].id };
@@ -147,7 +147,7 @@ describe('what comes back by an undo', () => {
 
 describe('lists of zones', () => {
   it('mark the best, say what speaks against the others, and a rule of the house is hard until it is overruled', async () => {
-    const [found] = await store({ food: 'trout' });
+    const [found] = await store({ food: 'ham-sliced' });
     const { places } = (await get(`/api/v1/packages/${found?.code}/places?state=chilled`, one)).body;
     expect(places.filter(({ best }: { best: boolean }) => best)).toEqual([places[0]]);
     expect(places.find(({ name }: { name: string }) => name === 'Door 1').against).toContain(
