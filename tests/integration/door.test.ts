@@ -74,6 +74,29 @@ describe('versions, refusals, lists', () => {
     expect((await get('/api/v1/ledger?limit=1')).body.entries[0].id).toBe(ledgerBefore);
   });
 
+  it('a list whose first commands were run before answers them as then, and runs the rest', async () => {
+    const before = (await get('/api/v1/stock?limit=1')).body.total;
+    const some = [1, 2, 3].map((packs) => ({
+      id: randomUUID(),
+      type: 'haul.store',
+      lines: [line({ packs })],
+    }));
+    const first = await post('/api/v1/commands', some.slice(0, 2));
+    const all = await post('/api/v1/commands', some);
+    expect([first.status, all.status]).toEqual([200, 200]);
+    expect(all.body.answers.slice(0, 2)).toEqual(first.body.answers);
+    expect((await get('/api/v1/stock?limit=1')).body.total).toBe(before + 6);
+    const other = await post('/api/v1/commands', [{ ...some[0], lines: [line({ packs: 4 })] }]);
+    expect([other.status, other.body.error.code]).toEqual([409, 'id-used']);
+  });
+
+  it('an address that is none answers JSON, whatever the method', async () => {
+    for (const method of ['GET', 'POST', 'PUT', 'DELETE']) {
+      const response = await fetch(`${BASE}/api/v2/nothing/here`, { method });
+      expect([response.status, (await response.json()).error.code]).toEqual([404, 'not-found']);
+    }
+  });
+
   it('undoes to the exact earlier state, once, and says why when it cannot', async () => {
     const { id, code } = await storeOne({ food: 'milk', unit: 'ml', amount: 1000, price_minor: 199 });
     const before = (await get(`/api/v1/packages/${code}`)).body;

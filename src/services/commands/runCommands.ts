@@ -2,7 +2,7 @@ import { createHash } from 'node:crypto';
 import type { Command } from '@/core/ledger/command';
 import { type Decision, decide } from '@/core/ledger/decide';
 import { sayPackSizes } from '@/core/portions/sayPackSizes';
-import { type Sql, sql, transaction } from '@/store/database';
+import { type Sql, transaction } from '@/store/database';
 import { type Household, lockHousehold } from '@/store/households';
 import {
   claimCommand,
@@ -29,13 +29,6 @@ export interface CommandAnswer {
 
 /** A clock that goes back less is an ordinary correction. */
 const NOTED_BACK_MS = 60_000;
-
-/** The claim on an id failed: it was used before. */
-class Repeated extends Error {
-  constructor(readonly command: Command) {
-    super(command.id);
-  }
-}
 
 function digestOf(command: Command): string {
   const { at: _at, ...body } = command;
@@ -126,7 +119,7 @@ async function runOne(
     at: command.at,
     ...recorded,
   });
-  if (!claimed) throw new Repeated(command);
+  if (!claimed) throw new Problem(409, 'id-used', 'This command id was used for something else.');
   const { world, past } = await loadWorld(db, command, household, reference);
   const decision = decide(command, world, past);
   await applyDecision(db, command, household.id, decision, world);
@@ -147,9 +140,20 @@ async function runOne(
   return answer;
 }
 
+/** What a command answered when it was run before; `null`: it was not. @throws Problem 409 when its id carried another one */
+async function answeredBefore(db: Sql, command: Command, householdId: number): Promise<CommandAnswer | null> {
+  const known = await readAnswer(db, householdId, command.id);
+  if (known === null) return null;
+  if (known.digest !== digestOf(command)) {
+    throw new Problem(409, 'id-used', 'This command id was used for another command.');
+  }
+  return known.response as CommandAnswer;
+}
+
 /**
  * Runs commands under their household's lock, which is held until the transaction ends: caution, wishes and own foods are those
- * that stand then, also when another server copy has just set them.
+ * that stand then, also when another server copy has just set them. What was run before answers as the first time, and the rest
+ * of a list is run.
  */
 export async function runLocked(
   db: Sql,
@@ -161,6 +165,11 @@ export async function runLocked(
   for (const command of commands) {
     const household = await lockHousehold(db, householdId);
     if (!household) throw new Problem(404, 'no-household', 'This household is not there any more.');
+    const before = await answeredBefore(db, command, householdId);
+    if (before) {
+      answers.push(before);
+      continue;
+    }
     begun ??= household.figures;
     // What this transaction itself has set is nobody else's to keep: it may still be rolled back.
     const own = household.figures !== begun;
@@ -170,33 +179,14 @@ export async function runLocked(
   return answers;
 }
 
-/** The answers of commands that were all run before. */
-async function repeat(commands: Command[], household: Household): Promise<CommandAnswer[]> {
-  return Promise.all(
-    commands.map(async (command) => {
-      const known = await readAnswer(sql(), household.id, command.id);
-      if (!known?.response) throw new Problem(409, 'id-used', 'This command id was used for something else.');
-      if (known.digest !== digestOf(command)) {
-        throw new Problem(409, 'id-used', 'This command id was used for another command.');
-      }
-      return known.response as CommandAnswer;
-    }),
-  );
-}
-
 /**
  * The one door for change. One command or a list, all or nothing, in one transaction: claim the ids, load and lock,
- * decide in the core, apply, append to the ledger. A repeated id answers as the first time.
+ * decide in the core, apply, append to the ledger. A repeated id answers as the first time, alone or in a list.
  *
  * @throws Problem, Refusal or StaleVersion; nothing was changed then
  */
 export async function runCommands(body: unknown): Promise<CommandAnswer[]> {
   const commands = readCommands(body, now());
   const household = await ourHousehold();
-  try {
-    return await transaction((db) => runLocked(db, commands, household.id));
-  } catch (error) {
-    if (error instanceof Repeated) return repeat(commands, household);
-    throw error;
-  }
+  return transaction((db) => runLocked(db, commands, household.id));
 }
