@@ -8,7 +8,7 @@ import type { Container } from '@/core/packaging/container';
 import { type AmountUnit, sayAmount } from '@/core/units/sayAmount';
 import { sql } from '@/store/database';
 import { readContainers } from '@/store/containers';
-import { readCode, readHaulLines, readLastPacked, readLatestHauls } from '@/store/hauls';
+import { readCode, readHaulLines, readLastPacked, readLatestHauls, readOpenHaul } from '@/store/hauls';
 import { type BoughtLot, readBought } from '@/store/bought';
 import { readPackages } from '@/store/packages';
 import { freezerCold } from './freezerCold';
@@ -147,14 +147,14 @@ async function readPacks(lines: readonly HaulLine[], context: HouseholdContext):
 export async function readHaulView(): Promise<HaulView> {
   const context = await viewContext();
   const { household, today, at } = context;
-  const [latest, bought, containers] = await Promise.all([
+  const [haul, latest, bought, containers] = await Promise.all([
+    readOpenHaul(sql(), household.id),
     readLatestHauls(sql(), household.id, 2),
     readBought(sql(), household.id, addDays(today, -BUYS_DAYS), MOST_BUYS),
     readContainers(sql(), household.id),
   ]);
-  const haul = latest.find(({ closedAt }) => closedAt === null) ?? null;
   const lines = haul ? await readHaulLines(sql(), household.id, haul.id) : [];
-  const previous = latest.find((one) => one !== haul) ?? null;
+  const previous = latest.find(({ id }) => id !== haul?.id) ?? null;
   const previousLines = previous ? await readHaulLines(sql(), household.id, previous.id) : [];
   const foods = [
     ...new Set([...lines.map(({ food }) => food), ...usualOf(bought, context).map(({ food }) => food)]),

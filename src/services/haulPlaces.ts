@@ -9,7 +9,7 @@ import { FAST_FREEZE_G_PER_L, FREEZE_IN_G_PER_L, spreadFreezing } from '@/core/p
 import { sayAmount } from '@/core/units/sayAmount';
 import { readContainers } from '@/store/containers';
 import { sql } from '@/store/database';
-import { readHaulLines, readLatestHauls } from '@/store/hauls';
+import { readHaulLines, readOpenHaul } from '@/store/hauls';
 import { freezerCold } from './freezerCold';
 import { type HouseholdContext, viewContext } from './context';
 import { frozenLoad, packsIn, shareFreezers } from './shareFreezers';
@@ -144,7 +144,7 @@ const G_PER_LITRE = 700;
 export async function readHaulPlaces(): Promise<HaulPlacesView> {
   const context = await viewContext();
   const { household, kitchen } = context;
-  const [haul] = (await readLatestHauls(sql(), household.id, 1)).filter(({ closedAt }) => closedAt === null);
+  const haul = await readOpenHaul(sql(), household.id);
   if (!haul) return { places: [], freezing: [] };
   const [lines, containers, contents, frozenToday] = await Promise.all([
     readHaulLines(sql(), household.id, haul.id),

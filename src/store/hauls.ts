@@ -13,6 +13,20 @@ export async function readHaul(sql: Sql, householdId: number, id: string): Promi
   return row ? fromJson<Haul>(row.haul) : null;
 }
 
+/** The haul that is open, the newest where a version before 0.5 left several; `null`: none (EXPLAIN: ref over haul_open). */
+export async function readOpenHaul(sql: Sql, householdId: number): Promise<Haul | null> {
+  const [row] = await sql.rows<{ haul: unknown }>(
+    `SELECT haul
+       FROM haul
+      WHERE household_id = :householdId
+        AND closed_at IS NULL
+      ORDER BY begun_at DESC
+      LIMIT 1`,
+    { householdId },
+  );
+  return row ? fromJson<Haul>(row.haul) : null;
+}
+
 /** The newest hauls of a household (EXPLAIN: ref over haul_by_begin, no sorting). */
 export async function readLatestHauls(sql: Sql, householdId: number, limit: number): Promise<Haul[]> {
   const rows = await sql.rows<{ haul: unknown }>(

@@ -39,6 +39,17 @@ const pack = (haul: string, lines: { id: string }[], version = 1) =>
   command({ type: 'haul.pack', haul, lines: lines.map(({ id }) => ({ line: id, version })) });
 const count = async (): Promise<number> => (await get('/api/v1/stock?limit=1')).body.total;
 
+it('one haul is open at a time; a second is refused with the name of the first', async () => {
+  await begin();
+  const told = { id: randomUUID(), name: 'Second shop', leftAt: now() };
+  const second = await command({ type: 'haul.begin', haul: told });
+  expect([second.status, second.body.error.message]).toEqual([
+    422,
+    expect.stringContaining('Harbour shop is still open'),
+  ]);
+  expect((await get('/api/v1/haul')).body.haul.name).toBe('Harbour shop');
+});
+
 describe('a haul behind the door', () => {
   it('fifty lines are labelled in one transaction, or none when one of them cannot be', async () => {
     const haul = await begin();

@@ -87,10 +87,13 @@ export function withEvents(
 ): Package {
   const last = before.history.at(-1)?.on ?? world.today;
   const told = events.map((event) => ({ ...event, on: later(event.on, last) }));
+  // A stay that comes first was measured by our own clock: it counts, and is never refused.
+  const first = told.findIndex(({ did }) => did !== 'counter');
+  const measured = first < 0 ? told.length : first;
   return judgePackage(
     { ...before, history: [...before.history, ...told], ...changes, version: before.version + 1 },
     world,
-    before.history.length,
+    before.history.length + measured,
   );
 }
 

@@ -83,6 +83,32 @@ describe('minutes out of the cold (K10)', () => {
     expect(shut.first().trail.at(-1)?.says).toContain('more than a day');
   });
 
+  it('however often it is undone and done again, it can be put back', () => {
+    const store = stored('milk');
+    store.on('package.move', { zone: null });
+    store.on('package.move', { zone: 'shelf' }, at(20));
+    for (let round = 0; round < 3; round++) {
+      store.run(
+        {
+          id: `u${round}`,
+          type: 'ledger.undo',
+          command: round === 0 ? 'package.move' : `r${round - 1}`,
+          meanwhile: 'out',
+        },
+        at(21 + round),
+      );
+      store.run(
+        { id: `r${round}`, type: 'ledger.undo', command: `u${round}`, meanwhile: 'out' },
+        at(21.5 + round),
+      );
+    }
+    store.on('package.move', { zone: null }, at(25));
+    expect(store.on('package.move', { zone: 'door' }, at(26))).toMatchObject({
+      zoneId: 'door',
+      condemned: true,
+    });
+  });
+
   it('a return dated before it was put out takes nothing away', () => {
     const store = stored('ground-beef');
     store.on('package.move', { zone: null }, at(4));

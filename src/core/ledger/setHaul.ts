@@ -29,9 +29,11 @@ export function checkLeft(leftAt: string, world: Pick<World, 'at' | 'now'>): voi
 /** A haul as it is begun. */
 export type NewHaul = Omit<Haul, 'closedAt' | 'begunAt' | 'outSince'>;
 
-/** Begins a haul. @throws Refusal `haul` when its id is in use or it left the cold after now */
+/** Begins a haul. @throws Refusal `haul` when its id is in use, another is open, or it left the cold after now */
 export function beginHaul({ haul }: { haul: NewHaul }, world: World): Decision {
   if (world.haul(haul.id)) throw new Refusal('haul', 'That haul was begun already.');
+  const open = world.openHaul();
+  if (open) throw new Refusal('haul', `${open.name} is still open: put it away or close it first.`);
   checkLeft(haul.leftAt, world);
   const told = { ...haul, begunAt: world.at, closedAt: null };
   const begun: Haul = { ...told, outSince: outSinceOf(told) };

@@ -42,6 +42,8 @@ export interface World {
   readings(zoneId: string): Measured[];
   container(id: string): Container | null;
   haul(id: string): Haul | null;
+  /** The haul that is open now; `null`: none. */
+  openHaul(): Haul | null;
   haulLine(id: string): HaulLine | null;
   /** The lines of a haul in the order they were told. */
   haulLines(haulId: string): HaulLine[];

@@ -14,7 +14,7 @@ import type { Sql } from '@/store/database';
 import { type Household, takeCodeNumbers } from '@/store/households';
 import { readJobs } from '@/store/jobs';
 import { readContainers } from '@/store/containers';
-import { lockHaulLines, readCode, readHaul, readHaulLines } from '@/store/hauls';
+import { lockHaulLines, readCode, readHaul, readHaulLines, readOpenHaul } from '@/store/hauls';
 import { isTakenElsewhere } from '@/store/drawings';
 import { drawingOf, type Kitchen, readKitchen } from '@/store/kitchens';
 import { readPastCommand } from '@/store/ledger';
@@ -166,7 +166,8 @@ async function loadBench(db: Sql, householdId: number, command: Command, past: P
     const means = await readCode(db, householdId, code);
     if (means) learned.set(code, means);
   }
-  return { hauls, lines, learned };
+  const open = command.type === 'haul.begin' ? await readOpenHaul(db, householdId) : null;
+  return { hauls, lines, learned, open };
 }
 
 /** Ids that a command brings along for what it sets. */
@@ -258,6 +259,7 @@ export async function loadWorld(
     readings: (id) => readings.filter(({ zoneId }) => zoneId === id),
     container: (id) => containers.find((one) => one.id === id) ?? null,
     haul: (id) => bench.hauls.get(id) ?? null,
+    openHaul: () => bench.open,
     haulLine: (id) => bench.lines.get(id) ?? null,
     haulLines: (haulId) => [...bench.lines.values()].filter(({ haul }) => haul === haulId),
     learnedCode: (code) => bench.learned.get(code) ?? null,
