@@ -48,4 +48,25 @@ describe('what storing a line would make', () => {
   ])('%s is refused before it is sent: %s', (text, words) => {
     expect(preview(text)).toMatchObject({ due: null, refused: expect.stringContaining(words) });
   });
+
+  it('a rule of the house refuses, and may be overruled; what a zone measures may not', () => {
+    const at = (change: Parameters<typeof knownZone>[0]) => {
+      const zones = [knownZone({ cold: 'fridge', temperatureC: 4, name: 'Top shelf', ...change })];
+      const { line } = parseQuickLine('milk 1 l > top shelf', { ...vocabulary, zones });
+      return line && previewLine(line, { ...vocabulary, zones });
+    };
+    expect(at({ person: 'Wren' })).toMatchObject({
+      due: null,
+      overrule: true,
+      refused: 'Top shelf belongs to Wren.',
+    });
+    expect(at({ never: ['dairy'] })).toMatchObject({ overrule: true });
+    expect(at({ temperatureC: 12 })).toMatchObject({ due: null, overrule: false });
+    expect(at({ temperatureC: 8 })?.trail.map(({ rule }) => rule)).toEqual(['K2', 'K9']);
+  });
+
+  it('what is past its date when it comes in says so', () => {
+    expect(preview('chicken thighs 600 g use by 20 nov').warning).toContain('not for eating');
+    expect(preview('bread 1 best before 20 nov').warning).toContain('look at it first');
+  });
 });
