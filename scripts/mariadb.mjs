@@ -240,10 +240,7 @@ export async function openDatabase() {
   return openMariadb('mariadb');
 }
 
-let count = 0;
-
 /** A private database of its own for one run of tests or measurements, gone afterwards. */
 export function openThrowaway(purpose) {
-  count += 1;
-  return openMariadb(path.join(purpose, count === 1 ? String(process.pid) : `${process.pid}-${count}`), true);
+  return openMariadb(path.join(purpose, String(process.pid)), true);
 }

@@ -122,6 +122,8 @@ test('the whole way by keyboard: line, completion, recall, package, part, undo f
   await page.keyboard.press('/');
   await expect(page.locator('#quick-line')).toBeFocused();
   await page.keyboard.type('cottage cheese 300 g > mid');
+  // The foods are fetched while one types; what is read stands there before Tab finishes the word.
+  await expect(page.locator('#quick-reading')).toContainText('to Middle shelf');
   await expect(page.getByRole('button', { name: 'cottage cheese 300 g > middle shelf' })).toHaveCount(0);
   await page.keyboard.press('Tab');
   await expect(page.locator('#quick-line')).toHaveValue('cottage cheese 300 g > middle shelf ');

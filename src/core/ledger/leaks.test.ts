@@ -347,6 +347,15 @@ describe('possible times', () => {
     expect(store.on('package.discard', { amount: null, reason: 'past-date' }).gone).not.toBeNull();
   });
 
+  it('a clock that runs a little ahead is taken for now, and nothing typed is lost', () => {
+    const store = new Store();
+    const haul = { id: 'haul', name: 'Shop', leftAt: at(0.05), coldBag: false, hot: false };
+    store.run({ id: 'b', type: 'haul.begin', haul: { ...haul, fastFreeze: false, hygiene: [] } }, NOON);
+    const { packages: _p, version: _v, ...line } = haulLine('trout', { outSince: at(0.07) });
+    store.run({ id: 'l', type: 'haul.line', line, version: null }, NOON);
+    expect([store.hauls.get('haul')?.leftAt, store.haulLines.get(line.id)?.outSince]).toEqual([NOON, NOON]);
+  });
+
   it.each([
     ['9999-01-01T00:00:00.000Z', 'after now'],
     ['2026-11-01T00:00:00.000Z', '7 days'],

@@ -14,6 +14,15 @@ const outSinceOf = ({ coldBag, begunAt, leftAt }: Omit<Haul, 'outSince'>): strin
   coldBag ? begunAt : leftAt;
 
 const MOST_DAYS = 7;
+/** Clocks of phones run a little ahead. */
+const AHEAD_MS = 5 * 60_000;
+
+/** An instant that a clock running a little ahead has put after now, taken for now; any other as it is. */
+export function notAhead(leftAt: string, { at, now }: Pick<World, 'at' | 'now'>): string {
+  const latest = at > now ? at : now;
+  const ahead = Date.parse(leftAt) - Date.parse(latest);
+  return ahead > 0 && ahead <= AHEAD_MS ? latest : leftAt;
+}
 
 /** When a haul, or a line of it, left the cold: not after now, and not so long ago that it is no haul. @throws Refusal `haul` */
 export function checkLeft(leftAt: string, world: Pick<World, 'at' | 'now'>): void {
@@ -34,8 +43,9 @@ export function beginHaul({ haul }: { haul: NewHaul }, world: World): Decision {
   if (world.haul(haul.id)) throw new Refusal('haul', 'That haul was begun already.');
   const open = world.openHaul();
   if (open) throw new Refusal('haul', `${open.name} is still open: put it away or close it first.`);
-  checkLeft(haul.leftAt, world);
-  const told = { ...haul, begunAt: world.at, closedAt: null };
+  const leftAt = notAhead(haul.leftAt, world);
+  checkLeft(leftAt, world);
+  const told = { ...haul, leftAt, begunAt: world.at, closedAt: null };
   const begun: Haul = { ...told, outSince: outSinceOf(told) };
   return { lots: [], events: [], settings: [haulEvent('haul.begun', null, begun, `Began ${begun.name}.`)] };
 }
@@ -48,7 +58,8 @@ export function beginHaul({ haul }: { haul: NewHaul }, world: World): Decision {
  */
 export function setHaul(command: { haul: string; changes: HaulChanges }, world: World): Decision {
   const before = openHaul(world, command.haul);
-  const told = { ...before, ...command.changes };
+  const { leftAt = before.leftAt } = command.changes;
+  const told = { ...before, ...command.changes, leftAt: notAhead(leftAt, world) };
   const after = { ...told, outSince: outSinceOf(told) };
   if (after.name.trim() === '') throw new Refusal('haul', 'A haul needs a name.');
   if (after.leftAt !== before.leftAt) checkLeft(after.leftAt, world);

@@ -6,7 +6,7 @@ import { amountFault } from '../units/readAmount';
 import { sayAmount } from '../units/sayAmount';
 import type { Decision } from './decide';
 import { lineEvent, openHaul, presentLine } from './haulWorld';
-import { checkLeft } from './setHaul';
+import { checkLeft, notAhead } from './setHaul';
 import type { World } from './world';
 
 /** A line without what the ledger keeps of it. */
@@ -24,7 +24,9 @@ function withoutZones({ parts, ...line }: ToldLine): unknown {
  * @throws Refusal `haul` or `amount`, or StaleSetting when somebody else changed the line
  */
 export function setHaulLine(command: { line: ToldLine; version: number | null }, world: World): Decision {
-  const { line, version } = command;
+  const { version } = command;
+  const { outSince } = command.line;
+  const line = { ...command.line, outSince: outSince === null ? null : notAhead(outSince, world) };
   openHaul(world, line.haul);
   const fault = amountFault(line.amount, line.unit);
   if (fault) throw new Refusal('amount', fault);
