@@ -1,11 +1,11 @@
 import { warmAround } from './changePackage';
 import type { Decision } from './decide';
+import { HARD_FROZEN_C } from '../placement/placing';
 import { Refusal } from '../refusal';
 import type { Zone } from './package';
 import type { Setting } from './setting';
 import { withSetting } from './withSetting';
 import type { World } from './world';
-import { HARD_FROZEN_C } from './zoneFault';
 
 /** A fridge zone warmer than this is asked about, °C. */
 const ODD_FRIDGE_C = 15;

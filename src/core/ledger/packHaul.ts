@@ -16,6 +16,7 @@ import type { SettingEvent } from './setting';
 import { type NewPack, storeLot } from './storeLot';
 import { discardPackage } from './takePackage';
 import type { World } from './world';
+import { MOST_NOTE } from './zoneFault';
 
 /** A line to be packed, or thrown out instead: it stood too long. */
 export interface PackedLine {
@@ -23,9 +24,6 @@ export interface PackedLine {
   version: number;
   discard?: boolean;
 }
-
-/** The longest note a package carries. */
-const MOST_NOTE = 200;
 
 /** Its history until now, with all the minutes it stood out; of what came in frozen the present stay goes on. */
 function historyOf(line: HaulLine, { hot }: Haul, world: World): HistoryEvent[] {

@@ -1,10 +1,9 @@
 import type { Food } from '../foods/food';
 import { ownRule } from '../placement/ownRule';
+import { HARD_FROZEN_C } from '../placement/placing';
 import { Refusal } from '../refusal';
 import type { Zone } from './package';
 
-/** Warmer than this nothing stays hard frozen, and colder chilled food freezes, °C. */
-export const HARD_FROZEN_C = -3;
 /** Warmer than this a fridge is none for food that must be kept cold, °C. */
 const NO_FRIDGE_C = 10;
 
@@ -54,7 +53,7 @@ export function admitTo(zone: Zone, food: Food, anyway: boolean): string {
 }
 
 /** The longest note a package carries. */
-const MOST_NOTE = 200;
+export const MOST_NOTE = 200;
 
 /** A note with a warning behind it. */
 export function warnedNote(note: string, warning: string): string {

@@ -48,8 +48,8 @@ export interface PlacedFood {
 
 /** At this and colder a zone is a freezer's, °C. */
 const FREEZER_C = -6;
-/** At this and colder chilled food freezes, °C. */
-const FREEZES_C = -3;
+/** Warmer than this nothing stays hard frozen; at this and colder chilled food freezes, °C. */
+export const HARD_FROZEN_C = -3;
 
 /** True for a zone of a freezer, by what it is built as, else by what it measures. */
 export const isFreezerZone = ({ cold, temperatureC }: PlacingZone): boolean =>
@@ -61,7 +61,7 @@ export const keepsFrozen = (zone: PlacingZone): boolean =>
 
 /** True where chilled food would freeze. */
 export const wouldFreeze = ({ temperatureC }: PlacingZone): boolean =>
-  temperatureC !== null && temperatureC <= FREEZES_C;
+  temperatureC !== null && temperatureC <= HARD_FROZEN_C;
 
 export const isRaw = ({ readiness }: Food): boolean => readiness === 'raw-animal';
 /** Food that raw juice must never reach: eaten as it is, or only washed. */
