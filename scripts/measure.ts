@@ -8,9 +8,9 @@ import { type Connection, createConnection } from 'mysql2/promise';
 import { crowd } from '../tests/fixtures/crowd';
 import { readFoods } from '../src/core/foods/readFoods';
 import type { TableRow } from '../src/core/foods/readTable';
-import { type HistoryEvent, USUAL_CONDITIONS } from '../src/core/keeping/history';
+import { type HistoryEvent, USUAL_CONDITIONS } from '../src/core/model/history';
 import { judgeKeeping, keepingOn } from '../src/core/keeping/judgeKeeping';
-import { readOutageClasses } from '../src/core/outage/readOutageClasses';
+import { readOutageClasses } from '../src/core/powercut/readOutageClasses';
 import { benchInBrowser, haulOf50 } from './measureHaul';
 import { dragAmong200, fitOf20Kinds, type Measured, placement60 } from './measureKitchen';
 

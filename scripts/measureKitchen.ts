@@ -1,10 +1,10 @@
 import { randomUUID } from 'node:crypto';
 import { chromium } from '@playwright/test';
 import loadHighs from 'highs';
-import type { ApplianceDrawing } from '../src/core/kitchen/drawing';
+import type { ApplianceDrawing } from '../src/core/model/drawing';
 import { newAppliance } from '../src/core/kitchen/newAppliance';
 import { splitZone } from '../src/core/kitchen/splitZone';
-import { AXES } from '../src/core/kitchen/drawing';
+import { AXES } from '../src/core/model/drawing';
 import { bestMix } from '../src/core/packaging/bestMix';
 import type { Container } from '../src/core/packaging/container';
 import { fitContainer } from '../src/core/packaging/fit';

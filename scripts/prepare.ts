@@ -1,7 +1,7 @@
-import { BadReference, loadReference } from '../src/services/reference';
-import { resetDemo, seedWhenEmpty } from '../src/services/demo';
-import { renewFigures } from '../src/services/renewFigures';
-import { renewMeasures } from '../src/services/renewMeasures';
+import { BadReference, loadReference } from '../src/services/household/reference';
+import { resetDemo, seedWhenEmpty } from '../src/services/household/demo';
+import { renewFigures } from '../src/services/household/renewFigures';
+import { renewMeasures } from '../src/services/household/renewMeasures';
 import { closeDatabase } from '../src/store/database';
 import { migrate } from '../src/store/migrations';
 

@@ -1,4 +1,4 @@
-import type { Lot } from '@/core/ledger/package';
+import type { Lot } from '@/core/model/package';
 import type { Sql } from './database';
 
 /** What was bought: the newest lots first. */

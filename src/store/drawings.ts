@@ -1,5 +1,5 @@
 import { ownLitres } from '@/core/kitchen/boxes';
-import type { ApplianceDrawing, DrawnZone, ZoneRules } from '@/core/kitchen/drawing';
+import type { ApplianceDrawing, DrawnZone, ZoneRules } from '@/core/model/drawing';
 import type { Sql } from './database';
 
 async function putZone(

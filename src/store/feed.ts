@@ -1,4 +1,4 @@
-import type { PackageState } from '@/core/keeping/history';
+import type { PackageState } from '@/core/model/history';
 import type { AmountUnit } from '@/core/units/sayAmount';
 import { fromSqlInstant, type Sql, toSqlInstant } from './database';
 

@@ -1,5 +1,5 @@
-import type { Food } from '@/core/foods/food';
-import type { OutageClass } from '@/core/outage/outageClass';
+import type { Food } from '@/core/model/food';
+import type { OutageClass } from '@/core/model/outageClass';
 import { fromJson, type Sql } from './database';
 
 /** Reference foods and the household's own, by name. Retired ones too, since packages may still be of them. */

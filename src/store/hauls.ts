@@ -1,4 +1,4 @@
-import type { Haul, HaulLine, LearnedCode } from '@/core/haul/haul';
+import type { Haul, HaulLine, LearnedCode } from '@/core/model/haul';
 import { fromJson, type Sql, toSqlInstant } from './database';
 
 /** A haul by id; `null`: there is none in this household. */

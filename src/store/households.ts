@@ -1,5 +1,5 @@
-import type { Caution } from '@/core/keeping/history';
-import type { HouseholdSettings } from '@/core/ledger/setting';
+import type { Caution } from '@/core/model/history';
+import type { HouseholdSettings } from '@/core/model/setting';
 import type { Sql } from './database';
 
 export interface Household {

@@ -1,4 +1,4 @@
-import type { Job } from '@/core/ledger/setting';
+import type { Job } from '@/core/model/setting';
 import type { Sql } from './database';
 
 interface JobRow extends Pick<Job, 'id' | 'kind' | 'name'> {

@@ -6,7 +6,7 @@ import type {
   Compartment,
   DrawnZone,
   ZoneRules,
-} from '@/core/kitchen/drawing';
+} from '@/core/model/drawing';
 import { fromJson, fromSqlInstant, type Sql } from './database';
 
 /** An appliance in the cook's own order; its version grows with every change of the drawing. */

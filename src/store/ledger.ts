@@ -1,6 +1,6 @@
-import type { LedgerEvent, Package } from '@/core/ledger/package';
-import type { Setting, SettingEvent } from '@/core/ledger/setting';
-import type { PastCommand } from '@/core/ledger/undoCommand';
+import type { LedgerEvent, Package } from '@/core/model/package';
+import type { Setting, SettingEvent } from '@/core/model/setting';
+import type { PastCommand } from '@/core/ledger/undo/undoCommand';
 import { fromJson, fromSqlInstant, isDuplicate, type Sql, toSqlInstant } from './database';
 
 export interface CommandRecord {

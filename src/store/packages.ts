@@ -1,5 +1,5 @@
 import { firstOutKey } from '@/core/firstout/firstOutKey';
-import type { Lot, Package } from '@/core/ledger/package';
+import type { Lot, Package } from '@/core/model/package';
 import { fromJson, type Sql, toSqlInstant } from './database';
 
 const toPackage = (row: { image: unknown }): Package => fromJson<Package>(row.image);

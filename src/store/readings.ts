@@ -1,4 +1,4 @@
-import type { Measured } from '@/core/ledger/setting';
+import type { Measured } from '@/core/model/setting';
 import { fromSqlInstant, type Sql, toSqlInstant } from './database';
 
 /** Keeps a reading, and what the zone was read last; `null` forgets the last one. */

@@ -1,5 +1,5 @@
-import type { Package } from '@/core/ledger/package';
-import type { PackageState } from '@/core/keeping/history';
+import type { Package } from '@/core/model/package';
+import type { PackageState } from '@/core/model/history';
 import type { AmountUnit } from '@/core/units/sayAmount';
 import { fromJson, type Sql } from './database';
 

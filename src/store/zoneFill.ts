@@ -1,4 +1,4 @@
-import type { Package } from '@/core/ledger/package';
+import type { Package } from '@/core/model/package';
 import { fromJson, type Sql } from './database';
 import type { StoredPackage } from './packages';
 

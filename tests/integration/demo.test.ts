@@ -1,9 +1,9 @@
 import { createConnection, type Connection } from 'mysql2/promise';
-import type { HistoryEvent } from '@/core/keeping/history';
-import { USUAL_CONDITIONS } from '@/core/keeping/history';
+import type { HistoryEvent } from '@/core/model/history';
+import { USUAL_CONDITIONS } from '@/core/model/history';
 import { judgeKeeping } from '@/core/keeping/judgeKeeping';
 import { firstOutKey } from '@/core/firstout/firstOutKey';
-import type { Package } from '@/core/ledger/package';
+import type { Package } from '@/core/model/package';
 import { fromJson } from '@/store/database';
 import { command, get, line } from '../fixtures/api';
 import { food } from '../fixtures/reference';

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { newAppliance } from '@/core/kitchen/newAppliance';
-import type { ApplianceDrawing } from '@/core/kitchen/drawing';
+import type { ApplianceDrawing } from '@/core/model/drawing';
 import { BASE, command, get, line } from '../fixtures/api';
 import { readPages } from '../fixtures/readPages';
 

@@ -48,7 +48,7 @@ describe('arrows between layers', () => {
     ],
     [
       'src/store/x.ts',
-      "import { now } from '@/services/clock';\nexport const x = now;\n",
+      "import { now } from '@/services/door/clock';\nexport const x = now;\n",
       'Arrows between layers',
     ],
   ])('%s may not: %s', (file, text, says) => {

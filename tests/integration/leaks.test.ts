@@ -1,9 +1,9 @@
 import { randomUUID } from 'node:crypto';
 import { createConnection } from 'mysql2/promise';
 import { indexFoods } from '@/core/foods/findFood';
-import type { IntakeLine } from '@/core/ledger/intakeLine';
-import { toApiLine } from '@/services/commands/apiLine';
-import type { Vocabulary } from '@/services/foods';
+import type { IntakeLine } from '@/core/model/intakeLine';
+import { toApiLine } from '@/services/door/apiLine';
+import type { Vocabulary } from '@/services/household/foods';
 import { previewLine } from '@/ui/quickline/previewLine';
 import { freePort, prepareDatabase, serve, stopPid } from '../../scripts/machine.mjs';
 import { openThrowaway } from '../../scripts/mariadb.mjs';

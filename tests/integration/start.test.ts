@@ -3,7 +3,7 @@ import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { createServer } from 'node:net';
 import os from 'node:os';
 import path from 'node:path';
-import { BadReference, loadReference } from '@/services/reference';
+import { BadReference, loadReference } from '@/services/household/reference';
 import { closeDatabase } from '@/store/database';
 import { get } from '../fixtures/api';
 

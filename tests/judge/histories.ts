@@ -1,6 +1,6 @@
 import { food } from '../fixtures/reference';
 import { addDays } from '../../src/core/calendar/calendarDate';
-import type { HistoryEvent, KeepingConditions } from '../../src/core/keeping/history';
+import type { HistoryEvent, KeepingConditions } from '../../src/core/model/history';
 import { judgeKeeping } from '../../src/core/keeping/judgeKeeping';
 import { Refusal } from '../../src/core/refusal';
 import type { Chance } from './chance';

@@ -1,6 +1,6 @@
 import type { Metadata, Viewport } from 'next';
 import type { ReactNode } from 'react';
-import { readShell } from '@/services/shell';
+import { readShell } from '@/services/today/shell';
 import { DoorProvider } from '@/ui/door/DoorProvider';
 import { CounterStrip } from '@/ui/shell/CounterStrip';
 import { DatabaseGone } from '@/ui/shell/DatabaseGone';

@@ -1,4 +1,4 @@
-import { readToday } from '@/services/today';
+import { readToday } from '@/services/today/today';
 import { TodayBench } from '@/ui/today/TodayBench';
 
 type Search = Promise<Record<string, string | string[] | undefined>>;

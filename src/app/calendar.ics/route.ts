@@ -1,5 +1,5 @@
-import { readCalendarFeed } from '@/services/calendarFeed';
-import { toProblem } from '@/services/problem';
+import { readCalendarFeed } from '@/services/papers/calendarFeed';
+import { toProblem } from '@/services/door/problem';
 
 /** The household's heads-ups for a calendar program; the key in the address lets it in. */
 export async function GET(request: Request): Promise<Response> {

@@ -1,5 +1,5 @@
 import type { CalendarDate } from '../calendar/calendarDate';
-import type { Form } from '../ledger/intakeLine';
+import type { Form } from '../model/intakeLine';
 import type { AmountUnit } from '../units/sayAmount';
 import { sayAmount } from '../units/sayAmount';
 import { leastOver } from './leastOver';

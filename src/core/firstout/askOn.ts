@@ -1,5 +1,5 @@
 import { addDays, type CalendarDate, daysBetween } from '../calendar/calendarDate';
-import type { PackageState } from '../keeping/history';
+import type { PackageState } from '../model/history';
 
 /** What a cook may answer to a heads-up without the package leaving its clock. */
 export const ANSWERS = ['eat-tonight', 'plan', 'looked-fine'] as const;

@@ -1,5 +1,5 @@
 import { distance } from 'fastest-levenshtein';
-import type { Food } from './food';
+import type { Food } from '../model/food';
 import { foodKey, foodWords } from './foodKey';
 
 /** The little a search needs of a food, so that the browser can hold all of them. */

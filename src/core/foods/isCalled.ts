@@ -1,4 +1,4 @@
-import type { Food } from './food';
+import type { Food } from '../model/food';
 
 const ANIMAL = ['meat', 'fish', 'shellfish'];
 

@@ -1,4 +1,4 @@
-import type { Food } from './food';
+import type { Food } from '../model/food';
 import ids from './soldFrozen.json';
 
 /** True for what a shop sells out of its freezer only: bought, it is frozen from the start (K5). */

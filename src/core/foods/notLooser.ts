@@ -1,4 +1,4 @@
-import type { Food } from './food';
+import type { Food } from '../model/food';
 
 const SAFETY = ['fridgeDaysMin', 'fridgeDaysMax', 'openedDaysMin', 'openedDaysMax', 'thawedDays'] as const;
 

@@ -1,6 +1,6 @@
-import type { OutageClass } from '../outage/outageClass';
-import { isControlled, warmHoursOf } from '../outage/outageClass';
-import { ETHYLENE, FREEZE_FITS, type Food, HOMES, READINESS } from './food';
+import type { OutageClass } from '../model/outageClass';
+import { isControlled, warmHoursOf } from '../model/outageClass';
+import { ETHYLENE, FREEZE_FITS, type Food, HOMES, READINESS } from '../model/food';
 import { foodKey } from './foodKey';
 import { RowReader, type TableFault, type TableRow } from './readTable';
 

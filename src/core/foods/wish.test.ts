@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { food, foods } from '../../../tests/fixtures/reference';
-import { USUAL_CONDITIONS, type HistoryEvent } from '../keeping/history';
+import { USUAL_CONDITIONS, type HistoryEvent } from '../model/history';
 import { judgeKeeping } from '../keeping/judgeKeeping';
 import { checkWish, NO_WISH, type Wish, wishedFood } from './wish';
 

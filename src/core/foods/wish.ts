@@ -1,5 +1,5 @@
 import { Refusal } from '../refusal';
-import type { Food } from './food';
+import type { Food } from '../model/food';
 
 /** Figures a household may wish for a food: days, freezer months, and how many days ahead to be told. */
 export const WISHES = [

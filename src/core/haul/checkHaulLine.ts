@@ -1,9 +1,9 @@
-import type { Food } from '../foods/food';
+import type { Food } from '../model/food';
 import type { Container } from '../packaging/container';
 import { packLayout } from '../portions/packLayout';
 import { packingOf } from '../portions/packing';
 import { sayAmount } from '../units/sayAmount';
-import type { HaulLine, HaulPart } from './haul';
+import type { HaulLine, HaulPart } from '../model/haul';
 
 /** What keeps a line from being packed. */
 export interface HaulFault {

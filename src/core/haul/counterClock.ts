@@ -1,11 +1,11 @@
-import type { Food } from '../foods/food';
+import type { Food } from '../model/food';
 import {
   countedMinutes,
   FROZEN_GRACE_MINUTES,
   MOST_COUNTER_MINUTES,
   minutesBetween,
 } from '../keeping/counterMinutes';
-import type { HaulLine } from './haul';
+import type { HaulLine } from '../model/haul';
 
 /** Minutes at which the clock warns, of 120; above 32 °C each minute counts for two. */
 const WARN_MINUTES = 60;

@@ -1,5 +1,5 @@
-import type { Food } from '../foods/food';
-import type { HaulLine } from './haul';
+import type { Food } from '../model/food';
+import type { HaulLine } from '../model/haul';
 import { isQuickChill, type OrderedLine } from './workOrder';
 
 /** What is asked around raw meat, once a batch. */

@@ -1,6 +1,6 @@
 import type { CalendarDate } from '../calendar/calendarDate';
-import type { HistoryEvent } from '../keeping/history';
-import type { HaulLine } from './haul';
+import type { HistoryEvent } from '../model/history';
+import type { HaulLine } from '../model/haul';
 
 /**
  * What happened to a line of a haul before it is packed, in order of days.

@@ -1,12 +1,12 @@
-import type { Food } from '../foods/food';
-import type { IntakeLine } from '../ledger/intakeLine';
+import type { Food } from '../model/food';
+import type { IntakeLine } from '../model/intakeLine';
 import { packCount, type PortionPlan } from '../portions/packCount';
 import { PACKINGS, packingsFor } from '../portions/packing';
 import { gramsOf } from '../portions/packLayout';
 import { sharePrice } from '../portions/sharePrice';
 import { splitEvenly } from '../portions/splitEvenly';
 import { splitPieces } from '../portions/splitPieces';
-import type { Goal, HaulLine, HaulPart } from './haul';
+import type { Goal, HaulLine, HaulPart } from '../model/haul';
 
 /** The parts of a line and what they are parts of. */
 export type Planned = Pick<HaulLine, 'amount' | 'unit' | 'pieces' | 'parts'>;

@@ -1,5 +1,5 @@
-import type { Food } from '../foods/food';
-import type { Goal } from './haul';
+import type { Food } from '../model/food';
+import type { Goal } from '../model/haul';
 import preparations from './preparations.json';
 
 /** Questions on which cooks differ; of each school at most one way is chosen. */

@@ -1,6 +1,6 @@
-import type { Food } from '../foods/food';
+import type { Food } from '../model/food';
 import type { CounterClock } from './counterClock';
-import type { HaulLine } from './haul';
+import type { HaulLine } from '../model/haul';
 
 /** A line with what its turn depends on. */
 export interface OrderedLine {

@@ -3,7 +3,7 @@ import { sayPlainDate } from '../calendar/sayDate';
 import { Refusal } from '../refusal';
 import { noteWarmFreezer, sayMonths } from './frozenDates';
 import { frozenLife } from './frozenLife';
-import { USUAL_CONDITIONS } from './history';
+import { USUAL_CONDITIONS } from '../model/history';
 import { type KeepingCase, type KeepingState, noteRule, setDates } from './keepingState';
 import { movedDates } from './movedDates';
 import { days } from './startDates';

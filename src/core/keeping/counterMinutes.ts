@@ -1,4 +1,4 @@
-import type { PackageState } from './history';
+import type { PackageState } from '../model/history';
 
 /** Minutes a controlled food may stand out of the cold in all; above 32 °C each counts for two (public two-hour rule). */
 export const MOST_COUNTER_MINUTES = 120;

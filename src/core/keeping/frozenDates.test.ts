@@ -1,8 +1,8 @@
 import { foods } from '../../../tests/fixtures/reference';
 import { addMonths } from '../calendar/addMonths';
-import type { Food } from '../foods/food';
+import type { Food } from '../model/food';
 import { sayMonths } from './frozenDates';
-import { type KeepingConditions, USUAL_CONDITIONS, WRAPS } from './history';
+import { type KeepingConditions, USUAL_CONDITIONS, WRAPS } from '../model/history';
 import { judgeKeeping } from './judgeKeeping';
 
 const ON = '2027-01-31';

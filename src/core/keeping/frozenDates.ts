@@ -1,8 +1,8 @@
 import { type CalendarDate, daysBetween } from '../calendar/calendarDate';
 import { sayPlainDate } from '../calendar/sayDate';
-import type { Food } from '../foods/food';
+import type { Food } from '../model/food';
 import { Refusal } from '../refusal';
-import type { Wrap } from './history';
+import type { Wrap } from '../model/history';
 import { type KeepingCase, type KeepingState, newCaps, noteRule, setDates } from './keepingState';
 import { frozenLife } from './frozenLife';
 import { days } from './startDates';

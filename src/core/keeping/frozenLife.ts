@@ -1,7 +1,7 @@
 import { addMonths } from '../calendar/addMonths';
 import type { CalendarDate } from '../calendar/calendarDate';
-import type { Food } from '../foods/food';
-import type { Wrap } from './history';
+import type { Food } from '../model/food';
+import type { Wrap } from '../model/history';
 import type { KeepingCase } from './keepingState';
 import { frozenRate } from './spoilageRate';
 

@@ -1,5 +1,5 @@
 import { type CalendarDate, daysBetween } from '../calendar/calendarDate';
-import type { Food } from '../foods/food';
+import type { Food } from '../model/food';
 import { Refusal } from '../refusal';
 import { frozenDates } from './frozenDates';
 import { boughtFrozenDates } from './boughtFrozenDates';
@@ -11,7 +11,7 @@ import {
   type PackageState,
   type TrailLine,
   USUAL_CONDITIONS,
-} from './history';
+} from '../model/history';
 import { governingOf, type KeepingCase, type KeepingState, noteRule } from './keepingState';
 import { movedDates } from './movedDates';
 import { openedDates } from './openedDates';

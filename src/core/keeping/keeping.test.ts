@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { food, foods } from '../../../tests/fixtures/reference';
 import { addDays } from '../calendar/calendarDate';
 import { Refusal } from '../refusal';
-import { AFTERWARDS, type HistoryEvent, type KeepingConditions, USUAL_CONDITIONS, WRAPS } from './history';
+import { AFTERWARDS, type HistoryEvent, type KeepingConditions, USUAL_CONDITIONS, WRAPS } from '../model/history';
 import { judgeKeeping, keepingOn } from './judgeKeeping';
 
 const LATER = '2030-01-01';

@@ -1,6 +1,6 @@
 import { type CalendarDate, earlier } from '../calendar/calendarDate';
-import type { Food } from '../foods/food';
-import type { KeepingConditions, ThawMethod, TrailLine } from './history';
+import type { Food } from '../model/food';
+import type { KeepingConditions, ThawMethod, TrailLine } from '../model/history';
 
 /** The clocks of one package while its history is told. */
 export interface KeepingState {

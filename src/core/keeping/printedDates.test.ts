@@ -1,7 +1,7 @@
 import { foods } from '../../../tests/fixtures/reference';
 import { addDays, earlier } from '../calendar/calendarDate';
-import type { PrintedDate } from './history';
-import { USUAL_CONDITIONS } from './history';
+import type { PrintedDate } from '../model/history';
+import { USUAL_CONDITIONS } from '../model/history';
 import { judgeKeeping } from './judgeKeeping';
 
 const ON = '2027-03-01';

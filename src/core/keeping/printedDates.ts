@@ -1,6 +1,6 @@
 import { sayPlainDate } from '../calendar/sayDate';
 import { Refusal } from '../refusal';
-import type { PrintedDate } from './history';
+import type { PrintedDate } from '../model/history';
 import { type KeepingCase, type KeepingState, noteRule, notAfter, setDates } from './keepingState';
 
 /** No printed date lies further off, in years; a later one is a slip. */

@@ -1,5 +1,5 @@
 import { addDays } from '../calendar/calendarDate';
-import { type HistoryEvent, type Start, STARTS } from './history';
+import { type HistoryEvent, type Start, STARTS } from '../model/history';
 import { type KeepingCase, type KeepingState, setDates } from './keepingState';
 import { chilledRate, slowedDays } from './spoilageRate';
 

@@ -1,6 +1,6 @@
 import { foods } from '../../../tests/fixtures/reference';
 import { addDays, daysBetween } from '../calendar/calendarDate';
-import { type HistoryEvent, THAW_METHODS } from './history';
+import { type HistoryEvent, THAW_METHODS } from '../model/history';
 import { judgeKeeping } from './judgeKeeping';
 
 const BOUGHT = '2027-01-10';

@@ -1,6 +1,6 @@
 import { addDays, type CalendarDate, earlier } from '../calendar/calendarDate';
 import { Refusal } from '../refusal';
-import type { ThawMethod } from './history';
+import type { ThawMethod } from '../model/history';
 import { type KeepingCase, type KeepingState, newCaps, notAfter, setDates } from './keepingState';
 import { chilledRate, slowedDays } from './spoilageRate';
 import { days } from './startDates';

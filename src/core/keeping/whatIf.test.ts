@@ -1,5 +1,5 @@
 import { food } from '../../../tests/fixtures/reference';
-import { USUAL_CONDITIONS } from './history';
+import { USUAL_CONDITIONS } from '../model/history';
 import { judgeKeeping } from './judgeKeeping';
 import { whatIf } from './whatIf';
 

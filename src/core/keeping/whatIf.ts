@@ -1,7 +1,7 @@
 import { addDays, type CalendarDate } from '../calendar/calendarDate';
-import type { Food } from '../foods/food';
+import type { Food } from '../model/food';
 import { Refusal } from '../refusal';
-import type { HistoryEvent, KeepingConditions } from './history';
+import type { HistoryEvent, KeepingConditions } from '../model/history';
 import { judgeKeeping, type Keeping } from './judgeKeeping';
 
 export const CHOICES = ['leave', 'open', 'freeze', 'thaw', 'cook'] as const;

@@ -11,7 +11,7 @@ import {
   NO_RULES,
   type Side,
   type ZoneKind,
-} from './drawing';
+} from '../model/drawing';
 
 /** How a new zone of a kind is called, and how high, wide and deep it wants to be; `null`: as the room is. */
 const NEW_ZONES: Record<

@@ -1,5 +1,5 @@
 import { placedBox } from './boxes';
-import type { ApplianceDrawing, DrawnZone } from './drawing';
+import type { ApplianceDrawing, DrawnZone } from '../model/drawing';
 import temperatures from './assumedTemperatures.json';
 
 /** A temperature nobody measured, with what it rests on. */

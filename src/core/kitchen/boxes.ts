@@ -5,7 +5,7 @@ import {
   type Box,
   type Compartment,
   type DrawnZone,
-} from './drawing';
+} from '../model/drawing';
 
 /** The room that a zone must lie in: its parent zone, else its compartment or the compartment's door. */
 export function roomOf(

@@ -1,6 +1,6 @@
 import { Refusal } from '../refusal';
 import { faultOf } from './checkDrawing';
-import { type ApplianceDrawing, AXES, type Axis, type DrawnZone } from './drawing';
+import { type ApplianceDrawing, AXES, type Axis, type DrawnZone } from '../model/drawing';
 import { overlapAlong, siblingsOf } from './boxes';
 
 /** @throws Error when there is no such zone; a slip of the caller, never of the cook */

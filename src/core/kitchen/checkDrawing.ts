@@ -1,5 +1,5 @@
 import { overlapOf, roomOf, siblingsOf } from './boxes';
-import { type ApplianceDrawing, AXES, type DrawnZone, LEAST_MM } from './drawing';
+import { type ApplianceDrawing, AXES, type DrawnZone, LEAST_MM } from '../model/drawing';
 import { clashingWords } from './zoneWords';
 
 /** What is wrong with a drawing, the measure named. */

@@ -1,5 +1,5 @@
 import { addDays, type CalendarDate } from '../calendar/calendarDate';
-import type { Job } from '../ledger/setting';
+import type { Job } from '../model/setting';
 import kinds from './upkeepKinds.json';
 
 /** Upkeep offered by picking. */

@@ -6,7 +6,7 @@ import { assumedCelsius } from './assumedCelsius';
 import { ownLitres } from './boxes';
 import { changeZone, removeZone, slideEdge, zoneIn } from './changeZone';
 import { checkDrawing } from './checkDrawing';
-import { APPLIANCE_SHAPES, type ApplianceDrawing, AXES, ZONE_KINDS } from './drawing';
+import { APPLIANCE_SHAPES, type ApplianceDrawing, AXES, ZONE_KINDS } from '../model/drawing';
 import { liftsTo, standBefore } from './liftsTo';
 import { newAppliance, sameAgain } from './newAppliance';
 import { splitZone } from './splitZone';

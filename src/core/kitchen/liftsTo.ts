@@ -1,4 +1,4 @@
-import { AXES, type ApplianceDrawing, type DrawnZone } from './drawing';
+import { AXES, type ApplianceDrawing, type DrawnZone } from '../model/drawing';
 import { overlapAlong, placedBox } from './boxes';
 
 const [ACROSS, , BACK] = AXES;

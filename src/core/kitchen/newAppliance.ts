@@ -7,7 +7,7 @@ import {
   NO_RULES,
   type Side,
   type ZoneKind,
-} from './drawing';
+} from '../model/drawing';
 
 interface ShapeZone {
   name: string;

@@ -1,7 +1,7 @@
 import { Refusal } from '../refusal';
 import { zoneIn } from './changeZone';
 import { freeName } from './addZone';
-import { type ApplianceDrawing, type Axis, LEAST_MM, snap, SNAP_MM } from './drawing';
+import { type ApplianceDrawing, type Axis, LEAST_MM, snap, SNAP_MM } from '../model/drawing';
 
 /**
  * Splits a zone in two along an axis, at half of it on the 10 mm grid; the second half is new and takes its rules from the first.

@@ -1,11 +1,11 @@
 import { daysBetween } from '../calendar/calendarDate';
 import { sayPlainDate } from '../calendar/sayDate';
-import type { Food } from '../foods/food';
-import type { HistoryEvent } from '../keeping/history';
+import type { Food } from '../model/food';
+import type { HistoryEvent } from '../model/history';
 import { isStart, START_WORDS } from '../keeping/startDates';
 import { judgeKeeping } from '../keeping/judgeKeeping';
-import { conditionsOf } from '../ledger/judgePackage';
-import type { Package } from '../ledger/package';
+import { conditionsOf } from '../ledger/package/judgePackage';
+import type { Package } from '../model/package';
 import { sayAmount } from '../units/sayAmount';
 import { type Standing, thenDo } from './thenDo';
 

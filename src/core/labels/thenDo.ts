@@ -1,5 +1,5 @@
-import type { Food } from '../foods/food';
-import type { PackageState } from '../keeping/history';
+import type { Food } from '../model/food';
+import type { PackageState } from '../model/history';
 import eating from './eating.json';
 
 /** Words by id, of the food itself or of the one it was copied from. */

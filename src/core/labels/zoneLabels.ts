@@ -1,4 +1,4 @@
-import type { ApplianceShape, DrawnZone } from '../kitchen/drawing';
+import type { ApplianceShape, DrawnZone } from '../model/drawing';
 
 /** Front edges of shelves and drawers are about this high, and a lid label is read from arm's length, mm. */
 const EDGE_HIGH_MM = 26;

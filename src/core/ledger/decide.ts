@@ -1,5 +1,5 @@
-import type { Command } from './command';
-import { answerPackage } from './answerPackage';
+import type { Command } from '../model/command';
+import { answerPackage } from './package/answerPackage';
 import {
   findPackage,
   freezePackage,
@@ -7,28 +7,28 @@ import {
   movePackage,
   openPackage,
   thawPackage,
-} from './changePackage';
-import { cookPackage } from './cookPackage';
-import type { LedgerEvent, Lot } from './package';
-import { addFood, retireFood, wishFood } from './setFood';
-import { drawAppliance, orderKitchen, removeAppliance } from './drawAppliance';
-import { measureZone } from './measureZone';
-import { renewFigures } from './redatePackages';
-import { removeContainer, setContainer } from './setContainer';
-import { setHousehold } from './setHousehold';
-import { doJob, setJob } from './setJob';
-import { settlePassing } from './settlePassing';
-import { packHaul } from './packHaul';
-import { putAway } from './putAway';
-import { beginHaul, closeHaul, setHaul } from './setHaul';
-import { dropHaulLine, learnCode, setHaulLine } from './setHaulLine';
-import type { SettingEvent } from './setting';
-import { storeHaul } from './storeHaul';
-import { takeAmount } from './takeAmount';
-import { compostPackage, discardPackage, takePackage } from './takePackage';
-import { topUpPot } from './topUpPot';
-import { undoCommand, type PastCommand } from './undoCommand';
-import type { World } from './world';
+} from './package/moveTo';
+import { cookPackage } from './package/cookPackage';
+import type { LedgerEvent, Lot } from '../model/package';
+import { addFood, retireFood, wishFood } from './household/addFood';
+import { drawAppliance, orderKitchen, removeAppliance } from './kitchen/drawAppliance';
+import { measureZone } from './kitchen/measureZone';
+import { renewFigures } from './package/redatePackages';
+import { removeContainer, setContainer } from './kitchen/setContainer';
+import { setHousehold } from './household/setHousehold';
+import { doJob, setJob } from './household/setJob';
+import { settlePassing } from './package/settlePassing';
+import { packHaul } from './haul/packHaul';
+import { putAway } from './haul/putAway';
+import { beginHaul, closeHaul, setHaul } from './haul/setHaul';
+import { dropHaulLine, learnCode, setHaulLine } from './haul/setHaulLine';
+import type { SettingEvent } from '../model/setting';
+import { storeHaul } from './haul/storeHaul';
+import { takeAmount } from './stock/takeAmount';
+import { compostPackage, discardPackage, takePackage } from './package/takePackage';
+import { topUpPot } from './package/topUpPot';
+import { undoCommand, type PastCommand } from './undo/undoCommand';
+import type { World } from '../model/world';
 
 export interface Decision {
   lots: Lot[];

@@ -1,9 +1,9 @@
 import { refusal } from '../../../tests/fixtures/refusal';
 import { LINE, Store } from '../../../tests/fixtures/memoryStore';
 import { newAppliance } from '../kitchen/newAppliance';
-import type { ApplianceDrawing } from '../kitchen/drawing';
+import type { ApplianceDrawing } from '../model/drawing';
 import type { Container } from '../packaging/container';
-import { StaleSetting } from './world';
+import { StaleSetting } from '../model/world';
 
 let count = 0;
 const newId = (): string => `d${count++}`;

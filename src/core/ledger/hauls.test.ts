@@ -1,8 +1,8 @@
 import { haulLine } from '../../../tests/fixtures/haulLine';
 import { Store } from '../../../tests/fixtures/memoryStore';
 import { refusal } from '../../../tests/fixtures/refusal';
-import type { HaulLine } from '../haul/haul';
-import { StaleSetting } from './world';
+import type { HaulLine } from '../model/haul';
+import { StaleSetting } from '../model/world';
 
 const NOON = '2026-11-25T12:00:00.000Z';
 const HALF_PAST = '2026-11-25T12:30:00.000Z';

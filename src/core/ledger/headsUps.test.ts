@@ -2,8 +2,8 @@ import { food } from '../../../tests/fixtures/reference';
 import { Store } from '../../../tests/fixtures/memoryStore';
 import { askOn, nearOn, USUAL_LEAD } from '../firstout/askOn';
 import { NO_WISH } from '../foods/wish';
-import type { Package } from './package';
-import { passedUnanswered } from './settlePassing';
+import type { Package } from '../model/package';
+import { passedUnanswered } from './package/settlePassing';
 
 const noon = (date: string): string => `${date}T12:00:00.000Z`;
 const rule = (name: string): Error => expect.objectContaining({ rule: name }) as Error;

@@ -3,7 +3,7 @@ import { Store } from '../../../tests/fixtures/memoryStore';
 import { refusal } from '../../../tests/fixtures/refusal';
 import { NO_WISH } from '../foods/wish';
 import { labelText } from '../labels/labelText';
-import type { Package } from './package';
+import type { Package } from '../model/package';
 import { food } from '../../../tests/fixtures/reference';
 
 // Every way around an exact rule, as exact as the rule. Times are of 25 November 2026, at noon, unless told.

@@ -1,4 +1,4 @@
-import type { ZoneKind } from '../kitchen/drawing';
+import type { ZoneKind } from '../model/drawing';
 import type { Container } from './container';
 
 /** Room for a hand where something must be gripped, mm (RULES 3). */

@@ -1,5 +1,5 @@
-import type { Form } from '../ledger/intakeLine';
-import type { Wrap } from '../keeping/history';
+import type { Form } from '../model/intakeLine';
+import type { Wrap } from '../model/history';
 import type { AmountUnit } from '../units/sayAmount';
 
 /** Share of the room a pack takes that is food (RULES 3, packing factors: flat bags, boxes, loose). */

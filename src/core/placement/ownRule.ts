@@ -1,6 +1,6 @@
-import type { Food } from '../foods/food';
+import type { Food } from '../model/food';
 import { isCalled } from '../foods/isCalled';
-import type { ZoneRules } from '../kitchen/drawing';
+import type { ZoneRules } from '../model/drawing';
 
 /**
  * What the household's own rules say against a food in a zone (P4): it is somebody's, never for it, or for something else only.

@@ -1,5 +1,5 @@
-import type { Food } from '../foods/food';
-import type { ZoneKind } from '../kitchen/drawing';
+import type { Food } from '../model/food';
+import type { ZoneKind } from '../model/drawing';
 
 /** A zone as the solver sees it. Litres, mm, °C; `order` counts from the top. */
 export interface PlacingZone {

@@ -1,4 +1,4 @@
-import type { Food } from '../foods/food';
+import type { Food } from '../model/food';
 import { isFreezerZone, isRaw, type PlacedFood, type PlacingPackage, type PlacingZone } from './placing';
 
 /** Points of a placing and the reasons for them. */

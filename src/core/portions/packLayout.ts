@@ -1,4 +1,4 @@
-import type { Food } from '../foods/food';
+import type { Food } from '../model/food';
 import type { Container } from '../packaging/container';
 import { fillLine } from '../packaging/fillLine';
 import type { PackageShape } from '../thermal/bodyOfShape';

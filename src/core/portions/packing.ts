@@ -1,6 +1,6 @@
-import type { Food } from '../foods/food';
-import type { Wrap } from '../keeping/history';
-import type { Form } from '../ledger/intakeLine';
+import type { Food } from '../model/food';
+import type { Wrap } from '../model/history';
+import type { Form } from '../model/intakeLine';
 import type { Mouth } from '../packaging/fillLine';
 import packings from './packings.json';
 

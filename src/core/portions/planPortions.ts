@@ -1,4 +1,4 @@
-import type { Food } from '../foods/food';
+import type { Food } from '../model/food';
 import { Refusal } from '../refusal';
 import { packCount, type PortionPlan } from './packCount';
 import { sharePrice } from './sharePrice';

@@ -1,5 +1,5 @@
 import type { CalendarDate } from '../calendar/calendarDate';
-import type { IntakeLine } from '../ledger/intakeLine';
+import type { IntakeLine } from '../model/intakeLine';
 
 /** A line that says nothing but what was bought, how much of it and when: one pack, as it came. */
 export function plainLine(

@@ -1,4 +1,4 @@
-import type { IntakeLine } from '../ledger/intakeLine';
+import type { IntakeLine } from '../model/intakeLine';
 import type { Meaning, QuickFault, QuickPart, QuickVocabulary } from './quickLine';
 import type { QuickToken } from './quickTokens';
 

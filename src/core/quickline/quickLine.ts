@@ -1,6 +1,6 @@
 import type { CalendarDate } from '../calendar/calendarDate';
 import type { FoodIndex, NamedFood } from '../foods/findFood';
-import type { IntakeLine } from '../ledger/intakeLine';
+import type { IntakeLine } from '../model/intakeLine';
 
 /** What a stretch of the typed line means. */
 export type Meaning =

@@ -1,5 +1,5 @@
-import type { PrintedKind, Start, Wrap } from '../keeping/history';
-import type { Form } from '../ledger/intakeLine';
+import type { PrintedKind, Start, Wrap } from '../model/history';
+import type { Form } from '../model/intakeLine';
 
 /** Words of the quick line for the shape a pack is given. */
 export const FORM_WORDS: Readonly<Record<string, Form>> = {

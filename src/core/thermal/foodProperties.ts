@@ -1,4 +1,4 @@
-import type { Food } from '../foods/food';
+import type { Food } from '../model/food';
 import {
   AIR_CONDUCTIVITY,
   at,

@@ -1,5 +1,5 @@
-import type { Food } from '../foods/food';
-import type { Form } from '../ledger/intakeLine';
+import type { Food } from '../model/food';
+import type { Form } from '../model/intakeLine';
 import type { AmountUnit } from '../units/sayAmount';
 import type { PackageShape } from './bodyOfShape';
 import { heatHours } from './heatHours';

@@ -1,4 +1,4 @@
-import type { Food } from '../foods/food';
+import type { Food } from '../model/food';
 import type { ThermalFood } from './foodProperties';
 
 /** Share of air by volume: bread and ice cream (THERMAL 2); everything else is taken as solid. */

@@ -2,7 +2,7 @@
 
 import Plotly from 'plotly.js-basic-dist-min';
 import { useEffect, useRef } from 'react';
-import type { WhatIfView } from '@/services/whatIf';
+import type { WhatIfView } from '@/services/stock/whatIf';
 import { token } from './token';
 
 /** Days from now that each choice would give, as bars; the chosen one stands out. The table beside it says the same. */

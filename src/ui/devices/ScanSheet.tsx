@@ -2,7 +2,7 @@
 
 import { useEffect, useRef, useState } from 'react';
 import { codeReader, type Scan } from '@/devices/scanner';
-import type { HaulLine, LearnedCode } from '@/core/haul/haul';
+import type { HaulLine, LearnedCode } from '@/core/model/haul';
 import { parseQuickLine } from '@/core/quickline/parseQuickLine';
 import { plainLine } from '@/core/quickline/plainLine';
 import { sayAmount } from '@/core/units/sayAmount';

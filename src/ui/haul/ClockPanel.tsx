@@ -1,7 +1,7 @@
 'use client';
 
 import type { CounterClock } from '@/core/haul/counterClock';
-import type { HaulLine } from '@/core/haul/haul';
+import type { HaulLine } from '@/core/model/haul';
 import { sayClock } from './benchWords';
 
 const SINCE = [15, 30, 45];

@@ -1,12 +1,12 @@
 'use client';
 
 import { sayFullDate } from '@/core/calendar/sayDate';
-import type { Food } from '@/core/foods/food';
-import type { HaulLine, HaulPart } from '@/core/haul/haul';
+import type { Food } from '@/core/model/food';
+import type { HaulLine, HaulPart } from '@/core/model/haul';
 import { lineHistory } from '@/core/haul/lineHistory';
 import { isBlanched } from '@/core/haul/preparation';
-import { coldOf, warmthOf } from '@/core/ledger/judgePackage';
-import { type HistoryEvent, USUAL_CONDITIONS } from '@/core/keeping/history';
+import { coldOf, warmthOf } from '@/core/ledger/package/judgePackage';
+import { type HistoryEvent, USUAL_CONDITIONS } from '@/core/model/history';
 import { judgeKeeping, type Keeping } from '@/core/keeping/judgeKeeping';
 import { packingOf } from '@/core/portions/packing';
 import { Refusal } from '@/core/refusal';

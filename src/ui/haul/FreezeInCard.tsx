@@ -1,4 +1,4 @@
-import type { FreezeInView } from '@/services/freezeIn';
+import type { FreezeInView } from '@/services/haul/freezeIn';
 import { sayAmount } from '@/core/units/sayAmount';
 
 const DAY_WORDS = ['', 'today', 'tomorrow', 'the day after'];

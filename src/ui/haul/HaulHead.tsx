@@ -1,8 +1,8 @@
 'use client';
 
-import type { Haul, HaulLine } from '@/core/haul/haul';
+import type { Haul, HaulLine } from '@/core/model/haul';
 import { sayAmount, sayMoney } from '@/core/units/sayAmount';
-import type { HaulView } from '@/services/haul';
+import type { HaulView } from '@/services/haul/haul';
 
 const FLAGS = [
   ['coldBag', 'Cold bag'],

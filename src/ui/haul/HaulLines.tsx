@@ -1,12 +1,12 @@
 'use client';
 
-import type { Food } from '@/core/foods/food';
+import type { Food } from '@/core/model/food';
 import type { CounterClock, ClockLevel } from '@/core/haul/counterClock';
-import type { HaulLine } from '@/core/haul/haul';
+import type { HaulLine } from '@/core/model/haul';
 import type { OrderedLine } from '@/core/haul/workOrder';
 import { packingOf } from '@/core/portions/packing';
 import { sayAmount, sayMoney } from '@/core/units/sayAmount';
-import type { HaulPack } from '@/services/haul';
+import type { HaulPack } from '@/services/haul/haul';
 import { GOAL_WORDS, sayClock, sayParts } from './benchWords';
 
 const LEVEL_LOOK: Record<ClockLevel, { bar: string; text: string }> = {

@@ -2,7 +2,7 @@
 
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
-import type { Food } from '@/core/foods/food';
+import type { Food } from '@/core/model/food';
 import { gramsOf, layoutShape, type PackLayout } from '@/core/portions/packLayout';
 import type { HeatAnswer, HeatCase } from '@/core/thermal/heatHours';
 import { FREEZE_MEDIA, THAW_MEDIA } from '@/core/thermal/heatMedia';

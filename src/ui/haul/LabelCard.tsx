@@ -3,7 +3,7 @@
 import { create } from 'qrcode';
 import { useMemo } from 'react';
 import { jam, loadRoll, type Printer, retry, runOut, type Strip, toggle } from '@/devices/labelPrinter';
-import type { HaulPack } from '@/services/haul';
+import type { HaulPack } from '@/services/haul/haul';
 import type { PrinterDesk } from '../devices/usePrinter';
 
 /** The code of a package as a square for a camera. */

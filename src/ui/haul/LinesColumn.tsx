@@ -3,7 +3,7 @@
 import { ClipboardPaste, ListPlus, ScanLine } from 'lucide-react';
 import type { HygieneStep } from '@/core/haul/hygieneStep';
 import type { OrderedLine } from '@/core/haul/workOrder';
-import type { HaulView } from '@/services/haul';
+import type { HaulView } from '@/services/haul/haul';
 import type { KnownVocabulary } from '../quickline/useVocabulary';
 import { HaulLines } from './HaulLines';
 

@@ -1,7 +1,7 @@
 'use client';
 
 import { useDroppable } from '@dnd-kit/core';
-import type { ApplianceView, ZoneView } from '@/services/drawing';
+import type { ApplianceView, ZoneView } from '@/services/kitchen/drawing';
 
 const HIGH = 160;
 const DOOR_GAP_MM = 50;

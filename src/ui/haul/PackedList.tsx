@@ -1,5 +1,5 @@
 import { sayMoney } from '@/core/units/sayAmount';
-import type { HaulPack } from '@/services/haul';
+import type { HaulPack } from '@/services/haul/haul';
 
 /** The packs of a line that is labelled: code, amount, share of the price, and where each is now. */
 export function PackedList({ packs, currency }: { packs: readonly HaulPack[]; currency: string }) {

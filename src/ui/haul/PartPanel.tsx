@@ -1,8 +1,8 @@
 'use client';
 
 import { Minus, Plus } from 'lucide-react';
-import type { Food } from '@/core/foods/food';
-import { GOALS, type Goal, type HaulLine, type HaulPart } from '@/core/haul/haul';
+import type { Food } from '@/core/model/food';
+import { GOALS, type Goal, type HaulLine, type HaulPart } from '@/core/model/haul';
 import { usualPacking } from '@/core/haul/planLine';
 import type { Container } from '@/core/packaging/container';
 import { packingOf, packingsFor } from '@/core/portions/packing';

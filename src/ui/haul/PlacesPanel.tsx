@@ -11,8 +11,8 @@ import {
   useSensors,
 } from '@dnd-kit/core';
 import { sayAmount } from '@/core/units/sayAmount';
-import type { ApplianceView } from '@/services/drawing';
-import type { HaulPlacesView, PlaceView } from '@/services/haulPlaces';
+import type { ApplianceView } from '@/services/kitchen/drawing';
+import type { HaulPlacesView, PlaceView } from '@/services/haul/haulPlaces';
 import { FreezeInCard } from './FreezeInCard';
 import { MiniKitchen } from './MiniKitchen';
 import { zoneChoices } from './zoneChoices';

@@ -2,8 +2,8 @@
 
 import { Minus, Plus } from 'lucide-react';
 import { useState } from 'react';
-import type { Food } from '@/core/foods/food';
-import type { HaulLine, HaulPart } from '@/core/haul/haul';
+import type { Food } from '@/core/model/food';
+import type { HaulLine, HaulPart } from '@/core/model/haul';
 import { countPacks, splitLine } from '@/core/haul/planLine';
 import type { PortionPlan } from '@/core/portions/packCount';
 import {

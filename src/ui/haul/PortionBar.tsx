@@ -1,7 +1,7 @@
 'use client';
 
 import { type KeyboardEvent, type PointerEvent, useRef } from 'react';
-import type { HaulLine, HaulPart } from '@/core/haul/haul';
+import type { HaulLine, HaulPart } from '@/core/model/haul';
 import { moveCut } from '@/core/haul/planLine';
 import { packingOf } from '@/core/portions/packing';
 import { sayAmount } from '@/core/units/sayAmount';

@@ -12,14 +12,14 @@ import {
 } from '@/core/haul/planLine';
 import { checkHaulLine } from '@/core/haul/checkHaulLine';
 import type { CounterClock } from '@/core/haul/counterClock';
-import type { HaulLine, HaulPart } from '@/core/haul/haul';
+import type { HaulLine, HaulPart } from '@/core/model/haul';
 import type { HygieneStep } from '@/core/haul/hygieneStep';
-import type { Food } from '@/core/foods/food';
+import type { Food } from '@/core/model/food';
 import { packingsFor } from '@/core/portions/packing';
 import { portionGrams } from '@/core/portions/portionGrams';
 import { gramsOf } from '@/core/portions/packLayout';
 import { sayAmount, sayMoney } from '@/core/units/sayAmount';
-import type { HaulView } from '@/services/haul';
+import type { HaulView } from '@/services/haul/haul';
 import { ScalePanel } from '../devices/ScalePanel';
 import type { KnownVocabulary } from '../quickline/useVocabulary';
 import { packPrices, sayPrice } from './benchWords';

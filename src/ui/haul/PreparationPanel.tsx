@@ -1,8 +1,8 @@
 'use client';
 
 import { Timer } from 'lucide-react';
-import type { Food } from '@/core/foods/food';
-import type { HaulLine } from '@/core/haul/haul';
+import type { Food } from '@/core/model/food';
+import type { HaulLine } from '@/core/model/haul';
 import {
   choosePreparation,
   lookAgainDays,

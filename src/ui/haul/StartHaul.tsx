@@ -2,7 +2,7 @@
 
 import { useState } from 'react';
 import { v4 as newUuid } from 'uuid';
-import type { HaulView } from '@/services/haul';
+import type { HaulView } from '@/services/haul/haul';
 import { useDoor } from '../door/DoorProvider';
 
 const KINDS = [

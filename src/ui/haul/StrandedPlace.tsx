@@ -1,8 +1,8 @@
 'use client';
 
 import { useState } from 'react';
-import type { ApplianceView } from '@/services/drawing';
-import type { PlaceView } from '@/services/haulPlaces';
+import type { ApplianceView } from '@/services/kitchen/drawing';
+import type { PlaceView } from '@/services/haul/haulPlaces';
 import { zoneChoices } from './zoneChoices';
 
 /** What has no place: the cook may put it somewhere all the same; the warning then stays on the package. */

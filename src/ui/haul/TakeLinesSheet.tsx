@@ -1,14 +1,14 @@
 'use client';
 
 import { useMemo, useState } from 'react';
-import type { IntakeLine } from '@/core/ledger/intakeLine';
+import type { IntakeLine } from '@/core/model/intakeLine';
 import { plainLine } from '@/core/quickline/plainLine';
 import { parseQuickLine } from '@/core/quickline/parseQuickLine';
 import type { QuickReading } from '@/core/quickline/quickLine';
 import { readHalf } from '@/core/quickline/readHalf';
 import { readReceipt } from '@/core/quickline/readReceipt';
 import { sayAmount } from '@/core/units/sayAmount';
-import type { HaulView } from '@/services/haul';
+import type { HaulView } from '@/services/haul/haul';
 import { Sheet } from '../door/Sheet';
 import type { KnownVocabulary } from '../quickline/useVocabulary';
 

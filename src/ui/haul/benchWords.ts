@@ -1,9 +1,9 @@
 import type { CounterClock } from '@/core/haul/counterClock';
-import type { Goal, HaulLine, HaulPart } from '@/core/haul/haul';
-import type { Food } from '@/core/foods/food';
+import type { Goal, HaulLine, HaulPart } from '@/core/model/haul';
+import type { Food } from '@/core/model/food';
 import { sharePrice } from '@/core/portions/sharePrice';
 import { sayAmount, sayMoney } from '@/core/units/sayAmount';
-import type { LastBuy } from '@/services/haul';
+import type { LastBuy } from '@/services/haul/haul';
 import { sayMinutes } from '../shell/sayMinutes';
 
 export const GOAL_WORDS: Record<Goal, string> = {

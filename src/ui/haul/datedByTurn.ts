@@ -1,6 +1,6 @@
 import { tapeWords } from '@/core/labels/tapeWords';
-import type { HaulPack } from '@/services/haul';
-import type { HaulPlacesView } from '@/services/haulPlaces';
+import type { HaulPack } from '@/services/haul/haul';
+import type { HaulPlacesView } from '@/services/haul/haulPlaces';
 
 /** Packs with the labels of those that wait for their day in the freezer as they will be then. */
 export function datedByTurn(packs: readonly HaulPack[], { places }: HaulPlacesView): HaulPack[] {

@@ -1,4 +1,4 @@
-import type { IntakeLine } from '@/core/ledger/intakeLine';
+import type { IntakeLine } from '@/core/model/intakeLine';
 
 /** Takes a line of the quick line onto the bench; answers whether it was taken. */
 export type TakeLine = (line: IntakeLine, half: boolean) => Promise<boolean>;

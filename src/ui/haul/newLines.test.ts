@@ -1,9 +1,9 @@
 import { knownZone } from '../../../tests/fixtures/knownZone';
 import { index } from '../../../tests/fixtures/reference';
 import { LINE } from '../../../tests/fixtures/memoryStore';
-import type { Haul } from '@/core/haul/haul';
-import type { IntakeLine } from '@/core/ledger/intakeLine';
-import type { HaulView } from '@/services/haul';
+import type { Haul } from '@/core/model/haul';
+import type { IntakeLine } from '@/core/model/intakeLine';
+import type { HaulView } from '@/services/haul/haul';
 import { newLines } from './newLines';
 
 const BEGUN = '2026-11-25T14:05:00.000Z';

@@ -1,10 +1,10 @@
 'use client';
 
 import { useCallback, useEffect, useRef } from 'react';
-import type { Haul, HaulLine } from '@/core/haul/haul';
+import type { Haul, HaulLine } from '@/core/model/haul';
 import type { Strip } from '@/devices/labelPrinter';
-import type { HaulView } from '@/services/haul';
-import type { PlaceView } from '@/services/haulPlaces';
+import type { HaulView } from '@/services/haul/haul';
+import type { PlaceView } from '@/services/haul/haulPlaces';
 import { useDoor } from '../door/DoorProvider';
 import { DoorError, fetchJson, sendCommands } from '../door/sendCommand';
 import type { KnownVocabulary } from '../quickline/useVocabulary';

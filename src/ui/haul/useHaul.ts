@@ -1,9 +1,9 @@
 'use client';
 
 import { useCallback, useEffect, useRef, useState } from 'react';
-import type { HaulLine } from '@/core/haul/haul';
-import type { HaulView } from '@/services/haul';
-import type { HaulPlacesView } from '@/services/haulPlaces';
+import type { HaulLine } from '@/core/model/haul';
+import type { HaulView } from '@/services/haul/haul';
+import type { HaulPlacesView } from '@/services/haul/haulPlaces';
 import { useDoor } from '../door/DoorProvider';
 import { DoorError, fetchJson, sendCommands } from '../door/sendCommand';
 

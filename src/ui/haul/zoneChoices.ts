@@ -1,5 +1,5 @@
-import type { ApplianceView } from '@/services/drawing';
-import type { PlaceView } from '@/services/haulPlaces';
+import type { ApplianceView } from '@/services/kitchen/drawing';
+import type { PlaceView } from '@/services/haul/haulPlaces';
 
 /** Zones that are cold enough for a strip, in the order of the kitchen: the best marked, and what speaks against others. */
 export function zoneChoices(

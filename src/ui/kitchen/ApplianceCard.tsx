@@ -2,7 +2,7 @@
 
 import Link from 'next/link';
 import { useState } from 'react';
-import type { AppliancePlan, ZonePlan } from '@/services/kitchenPlan';
+import type { AppliancePlan, ZonePlan } from '@/services/kitchen/kitchenPlan';
 import { sayAmount } from '@/core/units/sayAmount';
 import { useDoor } from '../door/DoorProvider';
 import { RehomeSheet } from './draw/RehomeSheet';

@@ -1,6 +1,6 @@
 'use client';
 
-import type { FindingView } from '@/services/kitchenCheck';
+import type { FindingView } from '@/services/kitchen/kitchenCheck';
 import { useDoor } from '../door/DoorProvider';
 
 /** What is wrong in the kitchen, the gravest first, each with why and one button. */

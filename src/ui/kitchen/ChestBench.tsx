@@ -1,6 +1,6 @@
 'use client';
 
-import type { ChestView } from '@/services/chestPlan';
+import type { ChestView } from '@/services/kitchen/chestPlan';
 import { useDoor } from '../door/DoorProvider';
 import { ChestLook } from './ChestLook';
 

@@ -1,4 +1,4 @@
-import type { ApplianceDrawing } from '@/core/kitchen/drawing';
+import type { ApplianceDrawing } from '@/core/model/drawing';
 import { liftsTo } from '@/core/kitchen/liftsTo';
 import { type Look, panelsOf, paperOf, zonesOnPaper } from './draw/panels';
 

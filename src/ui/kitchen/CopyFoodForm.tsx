@@ -2,7 +2,7 @@
 
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import type { FoodDetail } from '@/services/foodDetail';
+import type { FoodDetail } from '@/services/household/foodDetail';
 import { useDoor } from '../door/DoorProvider';
 
 /** A food of the household's own, made from a near one. What it is made of comes along; wishes can be added after. */

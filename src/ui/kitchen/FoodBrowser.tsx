@@ -3,7 +3,7 @@
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useRef, useState, useTransition } from 'react';
-import type { FoodList } from '@/services/foods';
+import type { FoodList } from '@/services/household/foods';
 import { Choice } from '../forms/Choice';
 import { HOME_WORDS, sayGroup } from './foodWords';
 

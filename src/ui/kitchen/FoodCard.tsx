@@ -1,5 +1,5 @@
 import Link from 'next/link';
-import type { FoodDetail } from '@/services/foodDetail';
+import type { FoodDetail } from '@/services/household/foodDetail';
 import { CopyFoodForm } from './CopyFoodForm';
 import { FIT_WORDS, HOME_WORDS, sayGroup, sayRange } from './foodWords';
 import { FoodPackages } from './FoodPackages';

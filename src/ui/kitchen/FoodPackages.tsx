@@ -1,6 +1,6 @@
 'use client';
 
-import type { FoodDetail } from '@/services/foodDetail';
+import type { FoodDetail } from '@/services/household/foodDetail';
 import { useDoor } from '../door/DoorProvider';
 import { DateButton } from '../package/DateButton';
 import { sayPackage } from '../package/sayPackage';

@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import type { HouseholdView } from '@/services/householdView';
+import type { HouseholdView } from '@/services/household/householdView';
 import { useDoor } from '../door/DoorProvider';
 import { Choice } from '../forms/Choice';
 import { NumberField } from '../forms/NumberField';

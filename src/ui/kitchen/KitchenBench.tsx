@@ -2,7 +2,7 @@
 
 import Link from 'next/link';
 import { useState } from 'react';
-import type { KitchenPlan } from '@/services/kitchenPlan';
+import type { KitchenPlan } from '@/services/kitchen/kitchenPlan';
 import { ApplianceCard } from './ApplianceCard';
 import { KitchenScale } from './KitchenScale';
 

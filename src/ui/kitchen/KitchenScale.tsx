@@ -5,7 +5,7 @@ import { horizontalListSortingStrategy, SortableContext, useSortable } from '@dn
 import { CSS } from '@dnd-kit/utilities';
 import { GripVertical, Plus } from 'lucide-react';
 import Link from 'next/link';
-import type { AppliancePlan } from '@/services/kitchenPlan';
+import type { AppliancePlan } from '@/services/kitchen/kitchenPlan';
 import { useDoor } from '../door/DoorProvider';
 import { panelsOf, paperOf, zonesOnPaper } from './draw/panels';
 

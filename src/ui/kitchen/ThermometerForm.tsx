@@ -2,7 +2,7 @@
 
 import { Popover, PopoverButton, PopoverPanel } from '@headlessui/react';
 import { useId, useState } from 'react';
-import type { ZonePlan } from '@/services/kitchenPlan';
+import type { ZonePlan } from '@/services/kitchen/kitchenPlan';
 import { ThermometerPanel } from '../devices/ThermometerPanel';
 import { useDoor } from '../door/DoorProvider';
 

@@ -2,7 +2,7 @@
 
 import { Check } from 'lucide-react';
 import { useState } from 'react';
-import type { MoveView, StopView } from '@/services/kitchenCheck';
+import type { MoveView, StopView } from '@/services/kitchen/kitchenCheck';
 import { useDoor } from '../door/DoorProvider';
 
 const keyOf = ({ packages }: MoveView): string => packages[0]?.id ?? '';

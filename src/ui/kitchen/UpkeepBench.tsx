@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { v4 as newUuid } from 'uuid';
 import { addDays } from '@/core/calendar/calendarDate';
 import { UPKEEP_KINDS } from '@/core/kitchen/jobDue';
-import type { UpkeepView } from '@/services/upkeep';
+import type { UpkeepView } from '@/services/kitchen/upkeep';
 import { useDoor } from '../door/DoorProvider';
 import { Choice } from '../forms/Choice';
 import { NumberField } from '../forms/NumberField';

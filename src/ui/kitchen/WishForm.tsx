@@ -2,7 +2,7 @@
 
 import { useState } from 'react';
 import { NO_WISH, type Wish, WISH_WORDS, WISHES, type WishKey } from '@/core/foods/wish';
-import type { FoodDetail } from '@/services/foodDetail';
+import type { FoodDetail } from '@/services/household/foodDetail';
 import { useDoor } from '../door/DoorProvider';
 import { NumberField } from '../forms/NumberField';
 

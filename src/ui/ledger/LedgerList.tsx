@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import type { LedgerView } from '@/services/ledger';
+import type { LedgerView } from '@/services/household/ledger';
 import { useDoor } from '../door/DoorProvider';
 import { fetchJson } from '../door/sendCommand';
 

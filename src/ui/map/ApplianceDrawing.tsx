@@ -1,4 +1,4 @@
-import type { ApplianceView, CompartmentView, ZoneView } from '@/services/drawing';
+import type { ApplianceView, CompartmentView, ZoneView } from '@/services/kitchen/drawing';
 import { frontGrid } from './frontGrid';
 import { ZoneDrawing, type ZoneRoom } from './ZoneDrawing';
 

@@ -1,4 +1,4 @@
-import type { ApplianceView } from '@/services/drawing';
+import type { ApplianceView } from '@/services/kitchen/drawing';
 import Link from 'next/link';
 import { ApplianceDrawing, wantedWidth } from './ApplianceDrawing';
 

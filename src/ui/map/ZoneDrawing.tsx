@@ -1,6 +1,6 @@
 'use client';
 
-import type { ZoneView } from '@/services/drawing';
+import type { ZoneView } from '@/services/kitchen/drawing';
 import { useDoor } from '../door/DoorProvider';
 import { Tape } from '../tape/Tape';
 

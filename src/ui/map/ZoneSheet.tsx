@@ -1,8 +1,8 @@
 'use client';
 
 import { useEffect, useState } from 'react';
-import type { PackageView } from '@/services/packageView';
-import type { StockView } from '@/services/stock';
+import type { PackageView } from '@/services/stock/packageView';
+import type { StockView } from '@/services/stock/stock';
 import { useDoor } from '../door/DoorProvider';
 import { fetchJson } from '../door/sendCommand';
 import { Sheet } from '../door/Sheet';

@@ -1,7 +1,7 @@
 'use client';
 
 import type { Band } from '@/core/keeping/judgeKeeping';
-import type { ApplianceView, ZoneView } from '@/services/drawing';
+import type { ApplianceView, ZoneView } from '@/services/kitchen/drawing';
 import { useDoor } from '../door/DoorProvider';
 
 const PRESSING: Band[] = ['past', 'today', 'soon', 'settled'];

@@ -1,4 +1,4 @@
-import type { Box } from '@/core/kitchen/drawing';
+import type { Box } from '@/core/model/drawing';
 
 /** Something with a box, seen from the front. */
 export interface Fronted {

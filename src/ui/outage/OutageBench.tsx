@@ -1,8 +1,8 @@
 'use client';
 
 import { useEffect, useMemo, useState } from 'react';
-import type { StockVerdict } from '@/services/outage';
-import type { ApplianceView } from '@/services/drawing';
+import type { StockVerdict } from '@/services/outage/outage';
+import type { ApplianceView } from '@/services/kitchen/drawing';
 import { useDoor } from '../door/DoorProvider';
 import { postJson } from '../door/sendCommand';
 import { ApplianceForm } from './ApplianceForm';

@@ -1,8 +1,8 @@
 'use client';
 
 import { useState } from 'react';
-import type { OutageVerdict } from '@/core/outage/outageClass';
-import type { StockVerdict } from '@/services/outage';
+import type { OutageVerdict } from '@/core/model/outageClass';
+import type { StockVerdict } from '@/services/outage/outage';
 import { useDoor } from '../door/DoorProvider';
 import { Tape } from '../tape/Tape';
 import type { SeenForm } from './cutForm';

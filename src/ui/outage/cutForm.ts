@@ -1,5 +1,5 @@
-import type { CompartmentView } from '@/services/drawing';
-import type { DOORS, TELLTALES } from '@/core/outage/powerCut';
+import type { CompartmentView } from '@/services/kitchen/drawing';
+import type { DOORS, TELLTALES } from '@/core/powercut/powerCut';
 
 /** What the cook tells of one appliance; times as the browser's local input gives them. */
 export interface CutForm {

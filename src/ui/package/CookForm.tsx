@@ -2,7 +2,7 @@
 
 import { useState } from 'react';
 import { parseQuickLine } from '@/core/quickline/parseQuickLine';
-import { toApiLine } from '@/services/commands/apiLine';
+import { toApiLine } from '@/services/door/apiLine';
 import { previewLine } from '../quickline/previewLine';
 import { useVocabulary } from '../quickline/useVocabulary';
 

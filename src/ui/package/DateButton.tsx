@@ -1,6 +1,6 @@
 'use client';
 
-import type { PackageView } from '@/services/packageView';
+import type { PackageView } from '@/services/stock/packageView';
 import { useDoor } from '../door/DoorProvider';
 
 /** A package's date, which explains itself: opens the trail of rules that made it. */

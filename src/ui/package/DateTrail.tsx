@@ -2,8 +2,8 @@
 
 import { useEffect, useState } from 'react';
 import { sayPlainDate } from '@/core/calendar/sayDate';
-import type { TrailLine } from '@/core/keeping/history';
-import type { PackageDetail } from '@/services/package';
+import type { TrailLine } from '@/core/model/history';
+import type { PackageDetail } from '@/services/stock/package';
 import { fetchJson } from '../door/sendCommand';
 import { Sheet } from '../door/Sheet';
 

@@ -1,6 +1,6 @@
 'use client';
 
-import type { PackageView } from '@/services/packageView';
+import type { PackageView } from '@/services/stock/packageView';
 import { useDoor } from '../door/DoorProvider';
 
 /** The one thing to do with a package from where it stands: take it; look at it when it is past its best; bin it

@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import type { PackageDetail } from '@/services/package';
+import type { PackageDetail } from '@/services/stock/package';
 import { useDoor } from '../door/DoorProvider';
 import { PotForm } from './PotForm';
 import { ZoneChoice } from './ZoneChoice';

@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import type { PackageDetail } from '@/services/package';
+import type { PackageDetail } from '@/services/stock/package';
 import { Tape } from '../tape/Tape';
 import { TrailLines } from './DateTrail';
 import { PackageActions } from './PackageActions';

@@ -2,7 +2,7 @@
 
 import { useState } from 'react';
 import type { AnswerChoice } from '@/core/firstout/answerChoices';
-import type { PackageDetail } from '@/services/package';
+import type { PackageDetail } from '@/services/stock/package';
 import { AnswerBar } from './AnswerBar';
 
 /** What the package asks, and the answers. */

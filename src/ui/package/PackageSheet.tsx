@@ -1,7 +1,7 @@
 'use client';
 
 import { useEffect, useState } from 'react';
-import type { PackageDetail } from '@/services/package';
+import type { PackageDetail } from '@/services/stock/package';
 import { useDoor } from '../door/DoorProvider';
 import { fetchJson } from '../door/sendCommand';
 import { Sheet } from '../door/Sheet';

@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import type { PackageDetail } from '@/services/package';
+import type { PackageDetail } from '@/services/stock/package';
 import { NumberField } from '../forms/NumberField';
 
 const MOST = 20_000;

@@ -2,7 +2,7 @@
 
 import dynamic from 'next/dynamic';
 import { useEffect, useState } from 'react';
-import type { WhatIfView } from '@/services/whatIf';
+import type { WhatIfView } from '@/services/stock/whatIf';
 import { fetchJson } from '../door/sendCommand';
 
 const WhatIfChart = dynamic(() => import('../chart/WhatIfChart').then((module) => module.WhatIfChart), {

@@ -1,7 +1,7 @@
 'use client';
 
 import { useEffect, useState } from 'react';
-import type { PlaceChoice } from '@/services/placeChoices';
+import type { PlaceChoice } from '@/services/kitchen/placeChoices';
 import { fetchJson } from '../door/sendCommand';
 
 /**

@@ -1,4 +1,4 @@
-import type { DiscardReason } from '@/core/ledger/package';
+import type { DiscardReason } from '@/core/model/package';
 
 /** Why something is thrown out, as buttons say it. */
 export const DISCARD_WORDS: Record<DiscardReason, string> = {

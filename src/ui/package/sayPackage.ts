@@ -1,5 +1,5 @@
 import type { Band } from '@/core/keeping/judgeKeeping';
-import type { PackageView } from '@/services/packageView';
+import type { PackageView } from '@/services/stock/packageView';
 
 const BAND_WORDS: Record<Band, string> = {
   settled: 'settled',

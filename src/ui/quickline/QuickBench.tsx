@@ -4,7 +4,7 @@ import { type KeyboardEvent, useEffect, useMemo, useRef, useState, useSyncExtern
 import { completeQuickLine } from '@/core/quickline/completeQuickLine';
 import { parseQuickLine } from '@/core/quickline/parseQuickLine';
 import { readHalf } from '@/core/quickline/readHalf';
-import { toApiLine } from '@/services/commands/apiLine';
+import { toApiLine } from '@/services/door/apiLine';
 import { isTake, readTake } from '@/core/quickline/readTake';
 import { useDoor } from '../door/DoorProvider';
 import { onIntakeChange, presentIntake } from '../haul/haulIntake';

@@ -3,7 +3,7 @@
 import { useEffect, useState } from 'react';
 import type { TakeReading } from '@/core/quickline/readTake';
 import type { NamedFood } from '@/core/foods/findFood';
-import type { AllocationView } from '@/services/allocation';
+import type { AllocationView } from '@/services/calculators/allocation';
 import { postJson } from '../door/sendCommand';
 import { DateButton } from '../package/DateButton';
 import { Tape } from '../tape/Tape';

@@ -1,9 +1,9 @@
 import { sayFullDate } from '@/core/calendar/sayDate';
 import { keepingOn } from '@/core/keeping/judgeKeeping';
-import type { TrailLine } from '@/core/keeping/history';
-import type { IntakeLine } from '@/core/ledger/intakeLine';
-import { storeHaul } from '@/core/ledger/storeHaul';
-import type { StoringWorld } from '@/core/ledger/storeLot';
+import type { TrailLine } from '@/core/model/history';
+import type { IntakeLine } from '@/core/model/intakeLine';
+import { storeHaul } from '@/core/ledger/haul/storeHaul';
+import type { StoringWorld } from '@/core/ledger/package/storeLot';
 import { sayPackSizes } from '@/core/portions/sayPackSizes';
 import { Refusal } from '@/core/refusal';
 import type { KnownVocabulary } from './useVocabulary';

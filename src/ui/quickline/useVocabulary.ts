@@ -2,9 +2,9 @@
 
 import { useCallback, useEffect, useState } from 'react';
 import { indexFoods } from '@/core/foods/findFood';
-import type { Food } from '@/core/foods/food';
+import type { Food } from '@/core/model/food';
 import type { QuickVocabulary } from '@/core/quickline/quickLine';
-import type { Vocabulary } from '@/services/foods';
+import type { Vocabulary } from '@/services/household/foods';
 import { fetchJson } from '../door/sendCommand';
 
 export type KnownVocabulary = Omit<QuickVocabulary<Food>, 'zones'> &

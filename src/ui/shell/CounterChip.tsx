@@ -1,7 +1,7 @@
 'use client';
 
 import { useEffect, useState } from 'react';
-import type { CounterItem } from '@/services/counter';
+import type { CounterItem } from '@/services/haul/counter';
 import { sayMinutes } from './sayMinutes';
 import { useDoor } from '../door/DoorProvider';
 

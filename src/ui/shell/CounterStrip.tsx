@@ -1,4 +1,4 @@
-import type { CounterItem } from '@/services/counter';
+import type { CounterItem } from '@/services/haul/counter';
 import Link from 'next/link';
 import { CounterChip } from './CounterChip';
 import { sayMinutes } from './sayMinutes';

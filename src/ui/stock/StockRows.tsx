@@ -1,6 +1,6 @@
 'use client';
 
-import type { PackageView } from '@/services/packageView';
+import type { PackageView } from '@/services/stock/packageView';
 import { useDoor } from '../door/DoorProvider';
 import { DateButton } from '../package/DateButton';
 import { MainAction } from '../package/MainAction';

@@ -2,8 +2,8 @@
 
 import { useRouter, useSearchParams } from 'next/navigation';
 import { useMemo, useRef, useState, useTransition } from 'react';
-import type { PackageView } from '@/services/packageView';
-import type { StockView } from '@/services/stock';
+import type { PackageView } from '@/services/stock/packageView';
+import type { StockView } from '@/services/stock/stock';
 import { useDoor } from '../door/DoorProvider';
 import { fetchJson } from '../door/sendCommand';
 import { Choice } from '../forms/Choice';

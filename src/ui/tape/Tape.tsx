@@ -1,5 +1,5 @@
 import type { Band } from '@/core/keeping/judgeKeeping';
-import type { PackageState } from '@/core/keeping/history';
+import type { PackageState } from '@/core/model/history';
 
 const BAND_WORDS: Record<Band, string> = {
   settled: '',

@@ -1,8 +1,8 @@
 'use client';
 
 import { type KeyboardEvent, useState } from 'react';
-import type { FirstOutRow } from '@/services/firstOut';
-import type { TodayView } from '@/services/today';
+import type { FirstOutRow } from '@/services/today/firstOut';
+import type { TodayView } from '@/services/today/today';
 import { useDoor } from '../door/DoorProvider';
 import { fetchJson } from '../door/sendCommand';
 import { beginLine } from '../quickline/beginLine';

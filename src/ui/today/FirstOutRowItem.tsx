@@ -1,7 +1,7 @@
 'use client';
 
 import { useEffect, useRef, useState } from 'react';
-import type { FirstOutRow } from '@/services/firstOut';
+import type { FirstOutRow } from '@/services/today/firstOut';
 import type { AnswerChoice } from '@/core/firstout/answerChoices';
 import { useDoor } from '../door/DoorProvider';
 import { AnswerBar, answerOfKey } from '../package/AnswerBar';

@@ -1,7 +1,7 @@
 'use client';
 
 import { Check } from 'lucide-react';
-import type { JobView } from '@/services/jobs';
+import type { JobView } from '@/services/today/jobs';
 import { useDoor } from '../door/DoorProvider';
 
 /** Jobs of the day: heads-ups that wait, thaw steps, rounds and upkeep, each with one button. */

@@ -1,7 +1,7 @@
 'use client';
 
 import { useRouter } from 'next/navigation';
-import type { TodayView } from '@/services/today';
+import type { TodayView } from '@/services/today/today';
 
 /** The whole house, one room, one appliance. */
 export function ScopeSwitch({ scope, scopes }: Pick<TodayView, 'scope' | 'scopes'>) {

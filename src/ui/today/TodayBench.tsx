@@ -1,7 +1,7 @@
 'use client';
 
 import { useEffect, useState } from 'react';
-import type { TodayView } from '@/services/today';
+import type { TodayView } from '@/services/today/today';
 import { KitchenMap } from '../map/KitchenMap';
 import { ZoneStrip } from '../map/ZoneStrip';
 import { FirstOut } from './FirstOut';

@@ -1,8 +1,8 @@
 import type { Metadata } from 'next';
-import { viewContext } from '@/services/context';
-import { readDrawing } from '@/services/drawing';
-import { readHaulView } from '@/services/haul';
-import { readHaulPlaces } from '@/services/haulPlaces';
+import { viewContext } from '@/services/household/context';
+import { readDrawing } from '@/services/kitchen/drawing';
+import { readHaulView } from '@/services/haul/haul';
+import { readHaulPlaces } from '@/services/haul/haulPlaces';
 import { HaulBench } from '@/ui/haul/HaulBench';
 
 export const metadata: Metadata = { title: 'Haul' };

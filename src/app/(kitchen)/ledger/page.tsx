@@ -1,5 +1,5 @@
 import type { Metadata } from 'next';
-import { readLedgerPage } from '@/services/ledger';
+import { readLedgerPage } from '@/services/household/ledger';
 import { LedgerList } from '@/ui/ledger/LedgerList';
 
 export const metadata: Metadata = { title: 'Ledger' };

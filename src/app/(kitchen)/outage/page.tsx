@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
-import { viewContext } from '@/services/context';
-import { readDrawing } from '@/services/drawing';
+import { viewContext } from '@/services/household/context';
+import { readDrawing } from '@/services/kitchen/drawing';
 import { OutageBench } from '@/ui/outage/OutageBench';
 
 export const metadata: Metadata = { title: 'Outage' };

@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
-import { readStockPage } from '@/services/stock';
-import { readZones } from '@/services/zones';
+import { readStockPage } from '@/services/stock/stock';
+import { readZones } from '@/services/kitchen/zones';
 import { StockTable } from '@/ui/stock/StockTable';
 
 export const metadata: Metadata = { title: 'Stock' };

@@ -1,4 +1,4 @@
-import { Problem } from '@/services/problem';
+import { Problem } from '@/services/door/problem';
 import { respond } from '../v1/respond';
 
 const nowhere = (): Promise<Response> =>

@@ -1,4 +1,4 @@
-import { Problem, toProblem } from '@/services/problem';
+import { Problem, toProblem } from '@/services/door/problem';
 
 /** A megabyte is a thousand lines of a haul; more is refused at the door. */
 const MOST_BYTES = 1_000_000;

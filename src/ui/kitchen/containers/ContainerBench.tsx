@@ -4,7 +4,7 @@ import { Printer } from 'lucide-react';
 import { useState } from 'react';
 import type { Container } from '@/core/packaging/container';
 import { fitContainer } from '@/core/packaging/fit';
-import type { ContainersView } from '@/services/containers';
+import type { ContainersView } from '@/services/kitchen/containers';
 import { Choice } from '../../forms/Choice';
 import { ContainerForm } from './ContainerForm';
 import { FitDrawing } from './FitDrawing';

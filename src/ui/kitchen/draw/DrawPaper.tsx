@@ -10,7 +10,7 @@ import {
   useState,
 } from 'react';
 import { changeZone, removeZone, slideEdge, withZones, zoneIn } from '@/core/kitchen/changeZone';
-import { type ApplianceDrawing, AXES, type DrawnZone, snap, SNAP_MM } from '@/core/kitchen/drawing';
+import { type ApplianceDrawing, AXES, type DrawnZone, snap, SNAP_MM } from '@/core/model/drawing';
 import { Refusal } from '@/core/refusal';
 import { type Look, paperOf, panelsOf, zonesOnPaper } from './panels';
 import { sayZone } from './sayZone';

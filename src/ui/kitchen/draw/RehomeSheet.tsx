@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import type { DrawView } from '@/services/kitchenDrawing';
+import type { DrawView } from '@/services/kitchen/kitchenDrawing';
 import { Choice } from '../../forms/Choice';
 import { Sheet } from '../../door/Sheet';
 

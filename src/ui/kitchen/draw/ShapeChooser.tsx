@@ -1,7 +1,7 @@
 'use client';
 
 import Link from 'next/link';
-import { type ApplianceShape } from '@/core/kitchen/drawing';
+import { type ApplianceShape } from '@/core/model/drawing';
 import { newAppliance, SHAPE_MODELS } from '@/core/kitchen/newAppliance';
 import { panelsOf, paperOf, zonesOnPaper } from './panels';
 

@@ -1,7 +1,7 @@
 'use client';
 
 import { checkDrawing } from '@/core/kitchen/checkDrawing';
-import type { ApplianceDrawing, Compartment } from '@/core/kitchen/drawing';
+import type { ApplianceDrawing, Compartment } from '@/core/model/drawing';
 import { Refusal } from '@/core/refusal';
 import { MeasureField } from './MeasureField';
 import type { Drawing } from './useDrawing';

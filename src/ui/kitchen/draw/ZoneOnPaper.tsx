@@ -1,7 +1,7 @@
 'use client';
 
 import { memo, type KeyboardEvent, type PointerEvent } from 'react';
-import type { ZoneKind } from '@/core/kitchen/drawing';
+import type { ZoneKind } from '@/core/model/drawing';
 
 /** What a pointer takes hold of: the zone itself, or one of its edges. */
 export type Grip = 'whole' | 'left' | 'right' | 'top' | 'bottom';

@@ -5,7 +5,7 @@ import { assumedCelsius } from '@/core/kitchen/assumedCelsius';
 import { nestedIn, ownLitres } from '@/core/kitchen/boxes';
 import { changeZone, removeZone } from '@/core/kitchen/changeZone';
 import { freePlaceFor } from '@/core/kitchen/addZone';
-import { AXES, type DrawnZone, ZONE_KINDS } from '@/core/kitchen/drawing';
+import { AXES, type DrawnZone, ZONE_KINDS } from '@/core/model/drawing';
 import { liftedFor, standBefore } from '@/core/kitchen/liftsTo';
 import { splitZone } from '@/core/kitchen/splitZone';
 import { PURPOSES } from '@/core/kitchen/zoneWords';

@@ -1,4 +1,4 @@
-import type { ApplianceDrawing } from '@/core/kitchen/drawing';
+import type { ApplianceDrawing } from '@/core/model/drawing';
 
 const nameOf = (key: string): string => `orderly-frost drawing ${key}`;
 

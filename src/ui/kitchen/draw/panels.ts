@@ -1,5 +1,5 @@
 import { placedBox } from '@/core/kitchen/boxes';
-import type { ApplianceDrawing, Box, Side } from '@/core/kitchen/drawing';
+import type { ApplianceDrawing, Box, Side } from '@/core/model/drawing';
 
 /** From where the appliance is looked at. */
 export type Look = 'front' | 'above';

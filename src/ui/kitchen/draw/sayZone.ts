@@ -1,4 +1,4 @@
-import type { DrawnZone, ZoneKind } from '@/core/kitchen/drawing';
+import type { DrawnZone, ZoneKind } from '@/core/model/drawing';
 
 /** What a cook calls the kinds of zones. */
 export const KIND_WORDS: Record<ZoneKind, string> = {

@@ -1,7 +1,7 @@
 'use client';
 
 import { useCallback, useEffect, useReducer } from 'react';
-import type { ApplianceDrawing } from '@/core/kitchen/drawing';
+import type { ApplianceDrawing } from '@/core/model/drawing';
 import { Refusal } from '@/core/refusal';
 
 interface DrawState {

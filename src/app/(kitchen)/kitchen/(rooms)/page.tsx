@@ -1,5 +1,5 @@
 import type { Metadata } from 'next';
-import { readKitchenPlan } from '@/services/kitchenPlan';
+import { readKitchenPlan } from '@/services/kitchen/kitchenPlan';
 import { KitchenBench } from '@/ui/kitchen/KitchenBench';
 
 export const metadata: Metadata = { title: 'Kitchen' };

@@ -1,9 +1,9 @@
 import type { Metadata } from 'next';
 import Link from 'next/link';
 import { notFound } from 'next/navigation';
-import { APPLIANCE_SHAPES } from '@/core/kitchen/drawing';
-import { beginDrawing } from '@/services/kitchenDrawing';
-import { orNotFound } from '@/services/problem';
+import { APPLIANCE_SHAPES } from '@/core/model/drawing';
+import { beginDrawing } from '@/services/kitchen/kitchenDrawing';
+import { orNotFound } from '@/services/door/problem';
 import { DrawBench } from '@/ui/kitchen/draw/DrawBench';
 import { ShapeChooser } from '@/ui/kitchen/draw/ShapeChooser';
 

@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
-import { readPackage } from '@/services/package';
-import { orNotFound } from '@/services/problem';
+import { readPackage } from '@/services/stock/package';
+import { orNotFound } from '@/services/door/problem';
 import { PackageCard } from '@/ui/package/PackageCard';
 
 type Params = Promise<{ code: string }>;

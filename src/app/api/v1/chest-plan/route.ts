@@ -1,4 +1,4 @@
-import { printChestPlan } from '@/services/zonePapers';
+import { printChestPlan } from '@/services/papers/zonePapers';
 import { respondPdf } from '../respond';
 
 export const GET = (request: Request): Promise<Response> =>

@@ -1,4 +1,4 @@
-import { runCommands } from '@/services/commands/runCommands';
+import { runCommands } from '@/services/door/runCommands';
 import { readBody, respond } from '../respond';
 
 export const POST = (request: Request): Promise<Response> =>

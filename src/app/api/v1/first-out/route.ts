@@ -1,4 +1,4 @@
-import { readFirstOutPage } from '@/services/today';
+import { readFirstOutPage } from '@/services/today/today';
 import { respond } from '../respond';
 
 export const GET = (request: Request): Promise<Response> =>

@@ -1,4 +1,4 @@
-import { readFoods } from '@/services/foods';
+import { readFoods } from '@/services/household/foods';
 import { queryNumber, respond } from '../respond';
 
 export const GET = (request: Request): Promise<Response> =>

@@ -1,4 +1,4 @@
-import { readHaulView } from '@/services/haul';
+import { readHaulView } from '@/services/haul/haul';
 import { respond } from '../respond';
 
 export const GET = (): Promise<Response> => respond(readHaulView);

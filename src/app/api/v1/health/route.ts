@@ -1,4 +1,4 @@
-import { readHealth } from '@/services/health';
+import { readHealth } from '@/services/door/health';
 
 export const dynamic = 'force-dynamic';
 

@@ -1,4 +1,4 @@
-import { readKitchenCheck } from '@/services/kitchenCheck';
+import { readKitchenCheck } from '@/services/kitchen/kitchenCheck';
 import { respond } from '../respond';
 
 export const GET = (): Promise<Response> => respond(readKitchenCheck);

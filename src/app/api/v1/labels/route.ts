@@ -1,4 +1,4 @@
-import { printLabels } from '@/services/labels';
+import { printLabels } from '@/services/papers/labels';
 import { queryNumber, respondPdf } from '../respond';
 
 const codesIn = (params: URLSearchParams, name: string): string[] =>

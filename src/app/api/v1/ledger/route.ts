@@ -1,4 +1,4 @@
-import { readLedgerPage } from '@/services/ledger';
+import { readLedgerPage } from '@/services/household/ledger';
 import { queryNumber, respond } from '../respond';
 
 export const GET = (request: Request): Promise<Response> =>

@@ -1,3 +1,3 @@
-import { openApi } from '@/services/openApi';
+import { openApi } from '@/services/door/openApi';
 
 export const GET = (): Response => Response.json(openApi());

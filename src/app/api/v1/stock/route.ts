@@ -1,4 +1,4 @@
-import { readStockPage } from '@/services/stock';
+import { readStockPage } from '@/services/stock/stock';
 import { queryNumber, respond } from '../respond';
 
 export const GET = (request: Request): Promise<Response> =>

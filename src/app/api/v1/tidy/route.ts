@@ -1,4 +1,4 @@
-import { readTidy } from '@/services/kitchenCheck';
+import { readTidy } from '@/services/kitchen/kitchenCheck';
 import { respond } from '../respond';
 
 export const GET = (): Promise<Response> => respond(readTidy);

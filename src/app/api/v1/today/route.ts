@@ -1,4 +1,4 @@
-import { readToday } from '@/services/today';
+import { readToday } from '@/services/today/today';
 import { respond } from '../respond';
 
 export const GET = (request: Request): Promise<Response> =>

@@ -1,4 +1,4 @@
-import { readVocabulary } from '@/services/foods';
+import { readVocabulary } from '@/services/household/foods';
 import { respond } from '../respond';
 
 export const dynamic = 'force-dynamic';

@@ -1,4 +1,4 @@
-import { printZoneLabels } from '@/services/zonePapers';
+import { printZoneLabels } from '@/services/papers/zonePapers';
 import { respondPdf } from '../respond';
 
 export const GET = (request: Request): Promise<Response> =>

@@ -1,4 +1,4 @@
-import { readZones } from '@/services/zones';
+import { readZones } from '@/services/kitchen/zones';
 import { respond } from '../respond';
 
 export const dynamic = 'force-dynamic';

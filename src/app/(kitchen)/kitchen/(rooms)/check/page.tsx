@@ -1,5 +1,5 @@
 import type { Metadata } from 'next';
-import { readKitchenCheck } from '@/services/kitchenCheck';
+import { readKitchenCheck } from '@/services/kitchen/kitchenCheck';
 import { CheckList } from '@/ui/kitchen/CheckList';
 
 export const metadata: Metadata = { title: 'Kitchen check' };

@@ -1,5 +1,5 @@
 import type { Metadata } from 'next';
-import { readContainersView } from '@/services/containers';
+import { readContainersView } from '@/services/kitchen/containers';
 import { ContainerBench } from '@/ui/kitchen/containers/ContainerBench';
 
 export const metadata: Metadata = { title: 'Containers' };

@@ -1,5 +1,5 @@
 import type { Metadata } from 'next';
-import { readFoodRows } from '@/services/foods';
+import { readFoodRows } from '@/services/household/foods';
 import { FoodBrowser } from '@/ui/kitchen/FoodBrowser';
 
 export const metadata: Metadata = { title: 'Foods' };

@@ -1,5 +1,5 @@
 import type { Metadata } from 'next';
-import { readHouseholdView } from '@/services/householdView';
+import { readHouseholdView } from '@/services/household/householdView';
 import { CalendarAddress } from '@/ui/kitchen/CalendarAddress';
 import { HeadsUpForm } from '@/ui/kitchen/HeadsUpForm';
 

@@ -1,5 +1,5 @@
 import type { Metadata } from 'next';
-import { readTidy } from '@/services/kitchenCheck';
+import { readTidy } from '@/services/kitchen/kitchenCheck';
 import { TidyWalk } from '@/ui/kitchen/TidyWalk';
 
 export const metadata: Metadata = { title: 'Tidy' };

@@ -1,5 +1,5 @@
 import type { Metadata } from 'next';
-import { readUpkeep } from '@/services/upkeep';
+import { readUpkeep } from '@/services/kitchen/upkeep';
 import { UpkeepBench } from '@/ui/kitchen/UpkeepBench';
 
 export const metadata: Metadata = { title: 'Upkeep' };

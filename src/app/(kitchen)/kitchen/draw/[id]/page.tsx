@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
-import { readApplianceDrawing } from '@/services/kitchenDrawing';
-import { orNotFound } from '@/services/problem';
+import { readApplianceDrawing } from '@/services/kitchen/kitchenDrawing';
+import { orNotFound } from '@/services/door/problem';
 import { DrawBench } from '@/ui/kitchen/draw/DrawBench';
 
 export const metadata: Metadata = { title: 'Change the drawing' };

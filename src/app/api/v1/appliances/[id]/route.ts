@@ -1,4 +1,4 @@
-import { readApplianceDrawing } from '@/services/kitchenDrawing';
+import { readApplianceDrawing } from '@/services/kitchen/kitchenDrawing';
 import { respond } from '../../respond';
 
 export const GET = (_request: Request, { params }: { params: Promise<{ id: string }> }): Promise<Response> =>

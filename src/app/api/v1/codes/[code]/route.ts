@@ -1,4 +1,4 @@
-import { readLearnedCode } from '@/services/haul';
+import { readLearnedCode } from '@/services/haul/haul';
 import { respond } from '../../respond';
 
 export const GET = (_: Request, { params }: { params: Promise<{ code: string }> }): Promise<Response> =>

@@ -1,4 +1,4 @@
-import { readAllocation } from '@/services/allocation';
+import { readAllocation } from '@/services/calculators/allocation';
 import { readBody, respond } from '../../respond';
 
 export const POST = (request: Request): Promise<Response> =>

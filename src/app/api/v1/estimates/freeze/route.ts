@@ -1,4 +1,4 @@
-import { estimateFreeze } from '@/services/heat';
+import { estimateFreeze } from '@/services/calculators/heat';
 import { readBody, respond } from '../../respond';
 
 export const POST = (request: Request): Promise<Response> =>

@@ -1,4 +1,4 @@
-import { estimateKeeping } from '@/services/estimates';
+import { estimateKeeping } from '@/services/calculators/estimates';
 import { readBody, respond } from '../../respond';
 
 export const POST = (request: Request): Promise<Response> =>

@@ -1,4 +1,4 @@
-import { estimateOutage } from '@/services/cutForecast';
+import { estimateOutage } from '@/services/outage/cutForecast';
 import { readBody, respond } from '../../respond';
 
 export const POST = (request: Request): Promise<Response> =>

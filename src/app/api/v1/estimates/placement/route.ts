@@ -1,4 +1,4 @@
-import { estimatePlacement } from '@/services/placement';
+import { estimatePlacement } from '@/services/calculators/placement';
 import { readBody, respond } from '../../respond';
 
 export const POST = (request: Request): Promise<Response> =>

@@ -1,4 +1,4 @@
-import { estimatePortions } from '@/services/estimates';
+import { estimatePortions } from '@/services/calculators/estimates';
 import { readBody, respond } from '../../respond';
 
 export const POST = (request: Request): Promise<Response> =>

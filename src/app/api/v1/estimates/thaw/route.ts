@@ -1,4 +1,4 @@
-import { estimateThaw } from '@/services/heat';
+import { estimateThaw } from '@/services/calculators/heat';
 import { readBody, respond } from '../../respond';
 
 export const POST = (request: Request): Promise<Response> =>

@@ -1,4 +1,4 @@
-import { readFood } from '@/services/foodDetail';
+import { readFood } from '@/services/household/foodDetail';
 import { respond } from '../../respond';
 
 type Context = { params: Promise<{ id: string }> };

@@ -1,4 +1,4 @@
-import { readHaulPlaces } from '@/services/haulPlaces';
+import { readHaulPlaces } from '@/services/haul/haulPlaces';
 import { respond } from '../../respond';
 
 export const GET = (): Promise<Response> => respond(readHaulPlaces);

@@ -1,4 +1,4 @@
-import { judgeOutageRequest } from '@/services/outage';
+import { judgeOutageRequest } from '@/services/outage/outage';
 import { readBody, respond } from '../../respond';
 
 export const POST = (request: Request): Promise<Response> =>

@@ -1,4 +1,4 @@
-import { judgeStock } from '@/services/outage';
+import { judgeStock } from '@/services/outage/outage';
 import { readBody, respond } from '../../respond';
 
 export const POST = (request: Request): Promise<Response> =>

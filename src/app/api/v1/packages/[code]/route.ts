@@ -1,4 +1,4 @@
-import { readPackage } from '@/services/package';
+import { readPackage } from '@/services/stock/package';
 import { respond } from '../../respond';
 
 export const GET = (

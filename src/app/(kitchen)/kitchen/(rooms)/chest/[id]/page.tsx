@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
-import { readChest } from '@/services/chestPlan';
-import { orNotFound } from '@/services/problem';
+import { readChest } from '@/services/kitchen/chestPlan';
+import { orNotFound } from '@/services/door/problem';
 import { ChestBench } from '@/ui/kitchen/ChestBench';
 
 export const metadata: Metadata = { title: 'Chest plan' };

@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
-import { readFood } from '@/services/foodDetail';
-import { orNotFound } from '@/services/problem';
+import { readFood } from '@/services/household/foodDetail';
+import { orNotFound } from '@/services/door/problem';
 import { FoodCard } from '@/ui/kitchen/FoodCard';
 
 type Params = Promise<{ id: string }>;

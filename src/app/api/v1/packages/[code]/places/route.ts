@@ -1,4 +1,4 @@
-import { readPlaceChoices } from '@/services/placeChoices';
+import { readPlaceChoices } from '@/services/kitchen/placeChoices';
 import { respond } from '../../../respond';
 
 type Context = { params: Promise<{ code: string }> };

@@ -1,4 +1,4 @@
-import { readWhatIf } from '@/services/whatIf';
+import { readWhatIf } from '@/services/stock/whatIf';
 import { respond } from '../../../respond';
 
 type Context = { params: Promise<{ code: string }> };

@@ -1,0 +1,53 @@
+import { Refusal } from '../../refusal';
+import { freezePackage, keepOutPackage, moveTo, thawPackage } from '../package/moveTo';
+import type { LedgerEvent } from '../../model/package';
+import { presentPackage, type World } from '../../model/world';
+import { warnedNote } from '../package/zoneFault';
+
+/** Where a package goes: a zone, or `null`: it is kept out of the cold by design. */
+export interface PutAway {
+  package: string;
+  version: number;
+  zone: string | null;
+  /** What speaks against the place, when the cook chose it all the same; it stays on the package. */
+  warning?: string;
+}
+
+/**
+ * Puts packages of a haul away: into a fridge zone, frozen into a freezer zone, or kept out. Minutes on the counter are
+ * counted, for two each above 32 °C. All of them or none.
+ *
+ * @throws Refusal with the rule, or StaleVersion
+ */
+export function putAway(command: { haul: string; places: PutAway[] }, world: World): LedgerEvent[] {
+  const haul = world.haul(command.haul);
+  if (!haul) throw new Refusal('haul', 'There is no such haul.');
+  const there: World = { ...world, hot: haul.hot };
+  return command.places.flatMap((place) => warned(putOne(place, there), place.warning ?? ''));
+}
+
+function warned(events: LedgerEvent[], warning: string): LedgerEvent[] {
+  if (warning === '') return events;
+  return events.map((event) => ({
+    ...event,
+    after: { ...event.after, note: warnedNote(event.after.note, warning) },
+  }));
+}
+
+function putOne(place: PutAway, there: World): LedgerEvent[] {
+  const before = presentPackage(there, place.package, place.version);
+  if (before.zoneId !== null) {
+    throw new Refusal('haul', `${before.called} ${before.code} is put away already.`);
+  }
+  if (place.zone === null) return keepOutPackage(place, there);
+  const zone = there.zone(place.zone);
+  // The cook was told what speaks against it and chose it all the same.
+  const anyway = (place.warning ?? '') !== '';
+  if (zone.cold === 'freezer' && before.state !== 'frozen') {
+    return freezePackage({ ...place, zone: zone.id, anyway }, there);
+  }
+  if (zone.cold === 'fridge' && before.state === 'frozen') {
+    return thawPackage({ ...place, zone: zone.id, anyway, method: 'fridge' }, there);
+  }
+  return [moveTo(before, zone.id, there, anyway)];
+}

@@ -1,0 +1,51 @@
+import { Refusal } from '../../refusal';
+import type { Decision } from '../decide';
+import { redatePackages } from '../package/redatePackages';
+import type { HouseholdSettings, Setting } from '../../model/setting';
+import { withSetting } from '../settings/withSetting';
+import type { World } from '../../model/world';
+
+const CLOCK = /^([01]\d|2[0-3]):[0-5]\d$/;
+
+function sayChanges(before: HouseholdSettings, after: HouseholdSettings): string {
+  const told = [
+    before.notifyAt === after.notifyAt ? '' : `heads-ups at ${after.notifyAt}`,
+    before.leadChilled === after.leadChilled ? '' : `chilled food told ${after.leadChilled} days ahead`,
+    before.leadFrozen === after.leadFrozen ? '' : `frozen food told ${after.leadFrozen} days ahead`,
+    before.caution === after.caution ? '' : `caution ${after.caution}`,
+    before.feedKey === after.feedKey ? '' : 'a new calendar address; the old one is shut',
+  ].filter((part) => part !== '');
+  return told.length === 0 ? 'Nothing changed in the household.' : `Household: ${told.join(', ')}.`;
+}
+
+/**
+ * Sets what the household decides for itself. Another caution dates every package anew.
+ *
+ * @throws Refusal `household` for a time that is none
+ */
+export function setHousehold(
+  command: { changes: Partial<HouseholdSettings>; renewFeed: boolean },
+  world: World,
+): Decision {
+  const before = world.settings;
+  const after = {
+    ...before,
+    ...command.changes,
+    ...(command.renewFeed ? { feedKey: world.newKey() } : {}),
+  };
+  if (!CLOCK.test(after.notifyAt))
+    throw new Refusal('household', `“${after.notifyAt}” is not a time of day.`);
+  const set: Setting = { kind: 'household', subject: '', value: after };
+  return {
+    lots: [],
+    events: after.caution === before.caution ? [] : redatePackages(world.loaded(), withSetting(world, set)),
+    settings: [
+      {
+        type: 'household.set',
+        before: { kind: 'household', subject: '', value: before },
+        after: set,
+        says: sayChanges(before, after),
+      },
+    ],
+  };
+}

@@ -1,0 +1,70 @@
+import { addDays, type CalendarDate, later } from '../../calendar/calendarDate';
+import { sayPlainDate } from '../../calendar/sayDate';
+import { type Answer, type AnswerKind, nextLook } from '../../firstout/askOn';
+import { Refusal } from '../../refusal';
+import type { LedgerEvent, Package } from '../../model/package';
+import { whyUnfit } from './whyUnfit';
+import { presentPackage, type World } from '../../model/world';
+
+/** How long a plan may run past a best by that went by already, in days. */
+const PLAN_PAST_DAYS = 7;
+
+function planned(before: Package, on: CalendarDate | null, today: CalendarDate): CalendarDate {
+  if (on === null) throw new Refusal('plan', 'For which day is it planned?');
+  if (on < today) throw new Refusal('plan', `${sayPlainDate(on)} has gone by.`);
+  const last = before.useBy ?? later(before.bestBy, addDays(today, PLAN_PAST_DAYS));
+  if (on > last) {
+    throw new Refusal(
+      'plan',
+      `By ${sayPlainDate(on)} it is past its date, ${sayPlainDate(last)}. Choose a day until then.`,
+    );
+  }
+  return on === today ? addDays(today, 1) : on;
+}
+
+/**
+ * Answers a package's heads-up. "Eat tonight" stands until tomorrow, a plan until its day, "looked, fine" until the next
+ * look; then it asks again. No answer moves a date.
+ *
+ * @param on the day of a plan
+ * @throws Refusal when it is to be thrown out, when a look is to stand against a safety date, or the plan is too late
+ */
+export function answerPackage(
+  command: { package: string; version: number; answer: AnswerKind; on: CalendarDate | null },
+  world: World,
+): LedgerEvent[] {
+  const before = presentPackage(world, command.package, command.version);
+  const { today } = world;
+  const unfit = whyUnfit(before, world);
+  if (unfit) throw new Refusal(unfit.rule, unfit.says);
+  const answer = (until: CalendarDate): Answer => ({
+    what: command.answer,
+    on: today,
+    until,
+    for: before.governingDate,
+  });
+  const told = (what: Answer, says: string): LedgerEvent[] => [
+    {
+      type: 'package.answered',
+      before,
+      after: { ...before, answer: what, version: before.version + 1 },
+      says,
+    },
+  ];
+  const name = `${before.called} ${before.code}`;
+  switch (command.answer) {
+    case 'eat-tonight':
+      return told(answer(addDays(today, 1)), `${name}: to be eaten tonight.`);
+    case 'plan': {
+      const until = planned(before, command.on, today);
+      return told(answer(until), `${name}: planned for ${sayPlainDate(command.on ?? until)}.`);
+    }
+    case 'looked-fine': {
+      if (before.governingKind === 'use-by') {
+        throw new Refusal('K2', 'A use by is a safety date: looking does not move it.');
+      }
+      const until = nextLook(before, today);
+      return told(answer(until), `${name}: looked at, fine. Next look ${sayPlainDate(until)}.`);
+    }
+  }
+}

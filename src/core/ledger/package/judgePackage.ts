@@ -1,0 +1,132 @@
+import { type CalendarDate, later } from '../../calendar/calendarDate';
+import type { Food } from '../../model/food';
+import {
+  type Caution,
+  type HistoryEvent,
+  type KeepingConditions,
+  USUAL_CONDITIONS,
+} from '../../model/history';
+import { minutesBetween } from '../../keeping/counterMinutes';
+import { judgeKeeping } from '../../keeping/judgeKeeping';
+import { chilledRate, frozenRate, THAWS_C } from '../../keeping/spoilageRate';
+import { datingThawHours } from '../../thermal/packageThawHours';
+import type { Package, Zone } from '../../model/package';
+import type { World } from '../../model/world';
+
+/** What a package is before its dates are known. */
+export type UndatedPackage = Omit<
+  Package,
+  | 'state'
+  | 'startOn'
+  | 'openedOn'
+  | 'useBy'
+  | 'bestBy'
+  | 'governingDate'
+  | 'governingKind'
+  | 'condemned'
+  | 'celsius'
+  | 'counterMinutes'
+  | 'trail'
+>;
+
+/** What dating a package needs to know of the world. */
+export type JudgingWorld = Pick<World, 'today' | 'at' | 'now' | 'nowOn' | 'food' | 'caution'>;
+
+/**
+ * What besides its history bears on a package's dates: the one place where it is put together, for real events and for
+ * what might be.
+ *
+ * @param toThaw the case to be judged thaws it, though its history does not yet
+ */
+export function conditionsOf(
+  { printed, wrap, blanched, history, ...pack }: UndatedPackage,
+  food: Food,
+  caution: Caution,
+  toThaw = false,
+): KeepingConditions {
+  const thaws = toThaw || history.some(({ did }) => did === 'thawing');
+  return {
+    ...USUAL_CONDITIONS,
+    printed,
+    wrap: wrap ?? USUAL_CONDITIONS.wrap,
+    blanched,
+    caution,
+    thawHours: thaws ? datingThawHours(pack, food) : null,
+  };
+}
+
+/**
+ * Tells the package's history again and puts the dates on it: the one place where dates are made.
+ *
+ * @param recorded how many of its events were accepted when they happened
+ * @throws Refusal when the history cannot be
+ */
+export function judgePackage(
+  undated: UndatedPackage,
+  world: Pick<JudgingWorld, 'today' | 'food' | 'caution'>,
+  recorded = 0,
+): Package {
+  const food = world.food(undated.foodId);
+  // A clock set back never makes what was recorded impossible.
+  const today = later(world.today, undated.history.at(-1)?.on ?? world.today);
+  const conditions = { ...conditionsOf(undated, food, world.caution), recorded };
+  const keeping = judgeKeeping(food, undated.history, today, conditions);
+  const { governing, ...dates } = keeping;
+  return { ...undated, ...dates, governingDate: governing.date, governingKind: governing.kind };
+}
+
+/**
+ * The package with more events, dated anew, one version on. An event never goes before the last one recorded, even
+ * when the clock of the machine was set back.
+ */
+export function withEvents(
+  before: Package,
+  events: readonly HistoryEvent[],
+  world: Pick<JudgingWorld, 'today' | 'food' | 'caution'>,
+  changes: Partial<UndatedPackage> = {},
+): Package {
+  const last = before.history.at(-1)?.on ?? world.today;
+  const told = events.map((event) => ({ ...event, on: later(event.on, last) }));
+  // A stay that comes first was measured by our own clock: it counts, and is never refused.
+  const first = told.findIndex(({ did }) => did !== 'counter');
+  const measured = first < 0 ? told.length : first;
+  return judgePackage(
+    { ...before, history: [...before.history, ...told], ...changes, version: before.version + 1 },
+    world,
+    before.history.length + measured,
+  );
+}
+
+/** True when clocks run alike in both temperatures, °C. */
+function runAlike(cold: Zone['cold'], a: number, b: number): boolean {
+  if (cold === 'fridge') return chilledRate(a) === chilledRate(b);
+  return frozenRate(a) === frozenRate(b) && a > THAWS_C === b > THAWS_C;
+}
+
+/** The K9 event for coming into a zone whose temperature changes how fast the clocks run; none when it does not. */
+export function warmthOf(
+  zone: Pick<Zone, 'cold' | 'temperatureC'>,
+  celsius: number,
+  on: CalendarDate,
+): HistoryEvent[] {
+  return runAlike(zone.cold, zone.temperatureC, celsius) ? [] : [{ did: 'moved', on, c: zone.temperatureC }];
+}
+
+/** What a freezing or thawing event tells of the zone it goes into: its °C where that counts (K9). */
+export function coldOf(zone: Pick<Zone, 'cold' | 'temperatureC'>): { c?: number } {
+  const usual = zone.cold === 'freezer' ? USUAL_CONDITIONS.freezerC : USUAL_CONDITIONS.fridgeC;
+  return runAlike(zone.cold, zone.temperatureC, usual) ? {} : { c: zone.temperatureC };
+}
+
+/** The K10 event for the minutes a package has just stood on the counter; none for less than a minute. */
+export function counterOf(
+  before: Package,
+  world: Pick<World, 'today' | 'at' | 'now'> & { hot?: boolean },
+): HistoryEvent[] {
+  if (before.counterSince === null) return [];
+  // Dated before it was put out: that cannot be, so what is known counts, until now.
+  const until = world.at < before.counterSince ? world.now : world.at;
+  const minutes = minutesBetween(before.counterSince, until);
+  if (minutes < 1) return [];
+  return [{ did: 'counter', on: world.today, minutes, ...(world.hot ? { hot: true } : {}) }];
+}

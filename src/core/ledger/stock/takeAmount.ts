@@ -1,0 +1,74 @@
+import { allocate, type AllocatedPackage, type Allocation } from '../../firstout/allocate';
+import { firstOutKey } from '../../firstout/firstOutKey';
+import { Refusal } from '../../refusal';
+import { planningThawHours } from '../../thermal/packageThawHours';
+import { type AmountUnit, sayAmount } from '../../units/sayAmount';
+import type { JudgingWorld } from '../package/judgePackage';
+import type { LedgerEvent, Package } from '../../model/package';
+import type { Pieces } from '../package/partOpens';
+import { takePackage } from '../package/takePackage';
+import { whyUnfit } from '../package/whyUnfit';
+import type { World } from '../../model/world';
+
+function toAllocated(found: Package, world: JudgingWorld, hours: number | null): AllocatedPackage {
+  return {
+    id: found.id,
+    code: found.code,
+    amount: found.amount,
+    unit: found.unit,
+    form: found.form,
+    state: found.state,
+    governingDate: found.governingDate,
+    governingKind: found.governingKind,
+    firstOut: firstOutKey(found),
+    unfit: whyUnfit(found, world)?.says ?? null,
+    thawHours:
+      hours === null || found.state !== 'frozen' ? 0 : planningThawHours(found, world.food(found.foodId)),
+  };
+}
+
+/** What is asked for: an amount of one food, or of foods that stand in for each other, by a meal or just now. */
+export interface AmountWanted {
+  amount: number;
+  unit: AmountUnit;
+  /** When the meal is, ISO 8601; `null`: nobody said. */
+  by: string | null;
+}
+
+/** Which packages an amount comes from (RULES 2). @param packages those of the foods, in the store */
+export function allocateAmount(
+  packages: readonly Package[],
+  wanted: AmountWanted,
+  world: JudgingWorld,
+): Allocation {
+  const hours = wanted.by === null ? null : (Date.parse(wanted.by) - Date.parse(world.at)) / 3_600_000;
+  const allocated = packages.map((found) => toAllocated(found, world, hours));
+  return allocate(allocated, wanted.amount, wanted.unit, hours);
+}
+
+/**
+ * Takes an amount, first out.
+ *
+ * @throws Refusal `amount` when there is not enough that may be eaten in time; nothing is taken then
+ */
+export function takeAmount(command: AmountWanted & { pieces?: Pieces | null }, world: World): LedgerEvent[] {
+  const packages = world.loaded();
+  const { takes, short, passed } = allocateAmount(packages, command, world);
+  if (short > 0) {
+    const there = sayAmount(command.amount - short, command.unit);
+    const why = passed.slice(0, 3).map(({ code, why: reason }) => `${code}: ${reason}`);
+    throw new Refusal(
+      'amount',
+      short === command.amount
+        ? `There is none of it to take. ${why.join('. ')}`.trim()
+        : `There are only ${there} of it. ${why.join('. ')}`.trim(),
+    );
+  }
+  return takes.flatMap(({ id, amount }) => {
+    const found = packages.find((one) => one.id === id) as Package;
+    return takePackage(
+      { package: id, version: found.version, amount, pieces: command.pieces ?? null },
+      world,
+    );
+  });
+}

@@ -1,0 +1,50 @@
+import type { CalendarDate } from '../calendar/calendarDate';
+import type { PrintedDate, Start, Wrap } from './history';
+import type { AmountUnit } from '../units/sayAmount';
+
+export const FORMS = [
+  'flat',
+  'block',
+  'whole',
+  'loose',
+  'cubes',
+  'slices',
+  'log',
+  'meatballs',
+  'patties',
+  'scored',
+  'rolled',
+  'pot',
+  /** Pieces, each closed in itself: taking one opens no other. */
+  'sealed',
+] as const;
+export type Form = (typeof FORMS)[number];
+
+/** One line of a haul as it is stored: what came in, how it is split, where it goes. */
+export interface IntakeLine {
+  food: string;
+  /** The cook's own word for it, as on the label; empty: the food's name. */
+  called: string;
+  amount: number;
+  unit: AmountUnit;
+  packs: number;
+  form: Form | null;
+  /** `null`: zip bag when frozen, else as it came. */
+  wrap: Wrap | null;
+  /** Minor units for the whole line. */
+  priceMinor: number | null;
+  /** Zone id; `null` leaves it on the counter. */
+  zone: string | null;
+  printed: PrintedDate | null;
+  /** `frozen`: it came in hard frozen (K5). */
+  start: { did: Start; on: CalendarDate; frozen?: boolean };
+  openedOn: CalendarDate | null;
+  frozenOn: CalendarDate | null;
+  blanched: boolean;
+  note: string;
+  /** The zone was chosen all the same, whatever the household's own rules say of it. */
+  anyway?: boolean;
+}
+
+/** The most packages one line may make. */
+export const MOST_PACKS = 200;

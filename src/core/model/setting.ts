@@ -1,0 +1,91 @@
+import type { CalendarDate } from '../calendar/calendarDate';
+import type { Food } from './food';
+import type { Wish } from '../foods/wish';
+import type { ApplianceDrawing } from './drawing';
+import type { Haul, HaulLine, LearnedCode } from './haul';
+import type { Container } from '../packaging/container';
+import type { Caution } from './history';
+
+/** What a household decides for itself. */
+export interface HouseholdSettings {
+  caution: Caution;
+  /** Time of day of its heads-ups, `HH:MM` in its own time zone. */
+  notifyAt: string;
+  /** Days ahead of its date that chilled food is told of first. */
+  leadChilled: number;
+  leadFrozen: number;
+  /** The secret part of the calendar's address. */
+  feedKey: string;
+}
+
+/** A food of the household's own, and whether it may still be named. */
+export interface OwnFood {
+  food: Food;
+  retired: boolean;
+}
+
+export const JOB_KINDS = ['round', 'upkeep'] as const;
+
+/** Something that comes round: a walk along the zones, or upkeep of an appliance. */
+export interface Job {
+  id: string;
+  kind: (typeof JOB_KINDS)[number];
+  name: string;
+  everyDays: number;
+  lastOn: CalendarDate | null;
+  /** Once, by this day; `null`: every so many days. */
+  dueOn: CalendarDate | null;
+  /** Frost measured when it was last looked at, mm; for defrosting. */
+  frostMm: number | null;
+  /** Not done any more; kept for the ledger. */
+  retired: boolean;
+}
+
+/** What a thermometer, or the cook, read in a zone. */
+export interface Measured {
+  celsius: number;
+  /** ISO 8601 UTC. */
+  at: string;
+}
+
+/** What is set rather than stored: one subject, whole, before and after. */
+export type Setting =
+  | { kind: 'household'; subject: ''; value: HouseholdSettings }
+  | { kind: 'food'; subject: string; value: OwnFood }
+  | { kind: 'wish'; subject: string; value: Wish }
+  | { kind: 'job'; subject: string; value: Job }
+  | { kind: 'appliance'; subject: string; value: ApplianceDrawing | null }
+  | { kind: 'order'; subject: ''; value: string[] }
+  | { kind: 'measured'; subject: string; value: Measured | null }
+  | { kind: 'container'; subject: string; value: Container | null }
+  | { kind: 'haul'; subject: string; value: Haul | null }
+  | { kind: 'haul-line'; subject: string; value: HaulLine | null }
+  | { kind: 'code'; subject: string; value: LearnedCode | null };
+
+/** One thing that was set, with its images; goes into the same ledger as what happens to packages. */
+export interface SettingEvent {
+  type:
+    | 'household.set'
+    | 'food.added'
+    | 'food.retired'
+    | 'food.wished'
+    | 'job.done'
+    | 'job.set'
+    | 'appliance.drawn'
+    | 'appliance.removed'
+    | 'kitchen.ordered'
+    | 'zone.measured'
+    | 'container.set'
+    | 'container.removed'
+    | 'haul.begun'
+    | 'haul.set'
+    | 'haul.line'
+    | 'haul.dropped'
+    | 'haul.packed'
+    | 'haul.closed'
+    | 'code.learned'
+    | 'setting.undone';
+  before: Setting | null;
+  after: Setting;
+  says: string;
+}

@@ -1,0 +1,96 @@
+import type { CalendarDate } from '../calendar/calendarDate';
+import type { Food } from './food';
+import type { ApplianceDrawing } from './drawing';
+import type { Container } from '../packaging/container';
+import type { Caution } from './history';
+import { Refusal } from '../refusal';
+import type { Haul, HaulLine, LearnedCode } from './haul';
+import type { Wish } from '../foods/wish';
+import type { Package, Zone } from './package';
+import type { HouseholdSettings, Job, Measured } from './setting';
+
+/** What a decision may look at: loaded and locked by the service, with clock and chance handed in. */
+export interface World {
+  /** The household's date of the command. */
+  today: CalendarDate;
+  /** The command's instant, ISO 8601 UTC. */
+  at: string;
+  /** The instant it is told, and its date in the household: later than `at` when it is told late. */
+  now: string;
+  nowOn: CalendarDate;
+  /** The household's date of an instant, ISO 8601. */
+  dayOf(instant: string): CalendarDate;
+  currency: string;
+  caution: Caution;
+  settings: HouseholdSettings;
+  /** The food as this household keeps it, its own wish counted in. */
+  food(id: string): Food;
+  /** The food without the household's wish, and whether it is its own. @throws when unknown */
+  referenceFood(id: string): { food: Food; own: boolean; retired: boolean };
+  /** Another food that a name would also mean; `null`: the name is free. */
+  foodCalled(name: string): Food | null;
+  wish(foodId: string): Wish;
+  job(id: string): Job;
+  /** A job as it stands, also when there is none with this id yet. */
+  jobCalled(id: string): Job | null;
+  /** An appliance as drawn now, with its version; `null`: there is none. */
+  appliance(id: string): { drawing: ApplianceDrawing; version: number } | null;
+  /** Ids of the appliances in the cook's own order. */
+  order(): string[];
+  measured(zoneId: string): Measured | null;
+  /** What was read in a zone since the command that is undone, in order of time; empty for other commands. */
+  readings(zoneId: string): Measured[];
+  container(id: string): Container | null;
+  haul(id: string): Haul | null;
+  /** The haul that is open now; `null`: none. */
+  openHaul(): Haul | null;
+  haulLine(id: string): HaulLine | null;
+  /** The lines of a haul in the order they were told. */
+  haulLines(haulId: string): HaulLine[];
+  /** What a scanned code stands for; `null`: nobody told yet. */
+  learnedCode(code: string): LearnedCode | null;
+  /** Above 32 °C where things stand out of the cold: each minute counts for two (K10). */
+  hot: boolean;
+  /** True when the zone is drawn. */
+  hasZone(id: string): boolean;
+  /** What is in the store and was loaded for this command, in no order. */
+  loaded(): Package[];
+  zone(id: string): Zone;
+  package(id: string): Package;
+  newId(): string;
+  newCode(): string;
+  newKey(): string;
+}
+
+/** Somebody changed the package since the cook saw it. */
+export class StaleVersion extends Error {
+  constructor(readonly present: Package) {
+    super(`package ${present.code} is at version ${present.version}`);
+    this.name = 'StaleVersion';
+  }
+}
+
+/** Somebody changed a drawing, or a line of a haul, since the cook saw it. */
+export class StaleSetting extends Error {
+  constructor(what: string) {
+    super(`${what} has changed`);
+    this.name = 'StaleSetting';
+  }
+}
+
+/**
+ * The package of a command, present and at the version the cook saw.
+ *
+ * @throws Refusal `gone` when it is not in the store any more
+ * @throws StaleVersion when its version is another one
+ */
+export function presentPackage(world: World, id: string, version: number): Package {
+  const found = world.package(id);
+  if (found.version !== version) throw new StaleVersion(found);
+  if (found.gone)
+    throw new Refusal(
+      'gone',
+      `${found.code} is not in the store any more (${found.gone.how} ${found.gone.on}).`,
+    );
+  return found;
+}

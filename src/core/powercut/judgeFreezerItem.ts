@@ -1,0 +1,146 @@
+import { airDuringCut, coversCut, type CutTimes, hoursAbove, reaches, warmest } from './airDuringCut';
+import { type OutageVerdict, SAFE_CHILL_C } from '../model/outageClass';
+import { type Certainty, type CutAppliance, type CutItem, type ItemVerdict, LIMIT_SOURCE } from './powerCut';
+import { publishedLimitHours } from './publishedLimit';
+import { sayCelsius, sayHours } from './sayCut';
+
+/** Above it frozen food softens, though it still holds ice. */
+const HARD_FROZEN_C = -3;
+
+interface Evidence {
+  times: CutTimes;
+  /** Hours above 4.4 °C and warmest point; `null` when the readings do not cover the cut. */
+  air: { above: number; warmest: number } | null;
+}
+
+const WORDS: Record<OutageVerdict, string> = {
+  keep: 'Keep it.',
+  'eat-soon': 'Eat it soon, by tomorrow.',
+  check: 'Look at it: ice crystals, or 4.4 °C or colder, keeps it.',
+  refreeze: 'Freeze it again, or cook it.',
+  'refreeze-quality-loss': 'It may be frozen again, with loss of texture and flavour.',
+  'cook-now': 'Cook it now; the cooked dish may be frozen.',
+  discard: 'Throw it out.',
+};
+
+function verdict(
+  item: CutItem,
+  given: OutageVerdict,
+  rule: string,
+  evidence: string,
+  certainty: Certainty,
+  extra = '',
+): ItemVerdict {
+  const note = given === 'keep' || item.outageClass.note === '' ? '' : ` ${item.outageClass.note}`;
+  return {
+    id: item.id,
+    verdict: given,
+    rule,
+    evidence,
+    certainty,
+    says: `${WORDS[given]}${extra}${note}`,
+    source:
+      rule === 'O4b' && (given === 'keep' || given === 'check') ? LIMIT_SOURCE : item.outageClass.source,
+  };
+}
+
+function icy(item: CutItem, rule: string, evidence: string, certainty: Certainty): ItemVerdict {
+  return verdict(item, item.outageClass.freezerIcyVerdict, rule, evidence, certainty);
+}
+
+/**
+ * The thawed verdict; a `discard` with hours becomes cook now when readings prove fewer by more than a minute (O3). Not where even
+ * an icy one is thrown out: warmer is never milder.
+ */
+function thawed(
+  item: CutItem,
+  rule: string,
+  evidence: string,
+  certainty: Certainty,
+  proof: Evidence | null,
+): ItemVerdict {
+  const { freezerThawedVerdict: given, freezerThawedLimitHours: limit, freezerIcyVerdict } = item.outageClass;
+  if (
+    given === 'discard' &&
+    freezerIcyVerdict !== 'discard' &&
+    limit !== null &&
+    proof?.air &&
+    !reaches(proof.air.above, limit)
+  ) {
+    return verdict(
+      item,
+      'cook-now',
+      rule,
+      `${evidence}; above 4.4 °C for ${sayHours(proof.air.above)} of ${limit} h by the readings`,
+      'measured',
+    );
+  }
+  return verdict(item, given, rule, evidence, certainty);
+}
+
+function lookedAt({ seen }: CutItem): boolean {
+  return seen.iceCrystals !== undefined || typeof seen.measuredC === 'number';
+}
+
+/** O3: the item itself was looked at. */
+function judgeLook(item: CutItem, proof: Evidence): ItemVerdict {
+  const { iceCrystals, measuredC } = item.seen;
+  if (iceCrystals) return icy(item, 'O3', 'seen: ice crystals', 'measured');
+  if (typeof measuredC === 'number' && measuredC <= SAFE_CHILL_C) {
+    return icy(item, 'O3', `measured ${sayCelsius(measuredC)}`, 'measured');
+  }
+  const told = typeof measuredC === 'number' ? `measured ${sayCelsius(measuredC)}` : 'seen: no ice crystals';
+  if (typeof measuredC === 'number' && proof.air && proof.air.warmest <= SAFE_CHILL_C) {
+    const against = `${told}, though the air was never above ${sayCelsius(proof.air.warmest)} by the readings: one of them is wrong`;
+    return thawed(item, 'O3', against, 'measured', null);
+  }
+  return thawed(item, 'O3', told, 'measured', proof);
+}
+
+/** O4a: readings that cover the cut. */
+function judgeReadings(item: CutItem, proof: Evidence, warmestC: number): ItemVerdict {
+  const told = `readings over the whole cut, warmest ${sayCelsius(warmestC)}`;
+  if (warmestC <= HARD_FROZEN_C) return verdict(item, 'keep', 'O4a', told, 'measured');
+  if (warmestC <= SAFE_CHILL_C) return icy(item, 'O4a', told, 'measured');
+  return thawed(item, 'O4a', told, 'measured', proof);
+}
+
+/** O4b: nothing but the clock. */
+function judgeClock(item: CutItem, appliance: CutAppliance, hours: number): ItemVerdict {
+  const limit = publishedLimitHours(appliance);
+  const doors = appliance.doors === 'shut' ? 'doors shut' : `doors ${appliance.doors}, so half the hours`;
+  const told = `${sayHours(hours)} without power; the published limit is ${sayHours(limit)} at ${Math.round(appliance.fill * 100)} % full, ${doors}`;
+  if (!reaches(hours, limit / 2)) return verdict(item, 'keep', 'O4b', told, 'published');
+  if (!reaches(hours, limit)) return verdict(item, 'check', 'O4b', told, 'published');
+  if (item.cannotCheck) return thawed(item, 'O4b', `${told}; it cannot be checked`, 'assumed', null);
+  return verdict(item, 'check', 'O4b', told, 'published', ' Without ice it counts as thawed.');
+}
+
+/**
+ * Rules O3, O4 and O5 for one item of a freezer, spoiled ones (O6) aside. The first that applies decides: a solid
+ * block or sunken coin, the item itself, readings over the whole cut, the telltale, the clock.
+ */
+export function judgeFreezerItem(item: CutItem, appliance: CutAppliance, times: CutTimes): ItemVerdict {
+  const covered = coversCut(appliance.readings, times);
+  const points = covered ? airDuringCut(appliance, times) : null;
+  const air = points && { above: hoursAbove(points, SAFE_CHILL_C), warmest: warmest(points) };
+  const proof: Evidence = { times, air };
+  if (appliance.telltale === 'one-block') {
+    const told = 'telltale: one solid block, so it thawed and froze again';
+    return air && air.warmest <= SAFE_CHILL_C
+      ? icy(item, 'O5a', `${told}; the readings stayed at ${sayCelsius(air.warmest)} or colder`, 'measured')
+      : thawed(item, 'O5a', told, 'assumed', null);
+  }
+  if (lookedAt(item)) return judgeLook(item, proof);
+  if (air) return judgeReadings(item, proof, air.warmest);
+  switch (appliance.telltale) {
+    case 'loose':
+      return verdict(item, 'keep', 'O5b', 'telltale: cubes loose and sharp', 'measured');
+    case 'rounded':
+      return icy(item, 'O5b', 'telltale: cubes rounded or wet, still separate', 'measured');
+    case 'water':
+      return thawed(item, 'O5b', 'telltale: water', 'measured', null);
+    case 'none':
+      return judgeClock(item, appliance, times.hours);
+  }
+}

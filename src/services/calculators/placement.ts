@@ -1,0 +1,302 @@
+import Joi from 'joi';
+import { ZONE_KINDS } from '@/core/model/drawing';
+import type { PlacedFood, PlacingPackage, PlacingZone } from '@/core/placement/placing';
+import { whatHelps } from '@/core/placement/whatHelps';
+import { solveProgram } from './solver';
+import { hardFault } from '@/core/placement/hardRules';
+import { mayDrip } from '@/core/placement/neighbours';
+import { betterPlacement, seededChance } from '@/core/placement/betterPlacement';
+import { greedyPlacement } from '@/core/placement/greedyPlacement';
+import {
+  type PlacementModel,
+  placementModel,
+  type Possible,
+  refusalOf,
+  worthOf,
+} from '@/core/placement/placementModel';
+import { isExposed, isFreezerZone, isRaw } from '@/core/placement/placing';
+import { softScore } from '@/core/placement/softScore';
+import { foodNamed, ourHousehold, referenceOf } from '../household/household';
+import { Problem } from '../door/problem';
+import { plainText, validate } from '../door/validate';
+
+const id = Joi.string().trim().min(1).max(80);
+const mm = Joi.number().min(1).max(5000).allow(null).default(null);
+const litres = Joi.number().min(0).max(3000);
+const words = Joi.array().items(plainText(60).min(1)).max(20).allow(null).default([]);
+
+export const placementSchema = Joi.object({
+  zones: Joi.array()
+    .items(
+      Joi.object({
+        id: id.required(),
+        appliance: id.required(),
+        kind: Joi.string()
+          .valid(...ZONE_KINDS)
+          .required(),
+        temperature_c: Joi.number().min(-60).max(60).allow(null).default(null),
+        humidity: Joi.string().valid('low', 'high', 'null').allow(null).default(null),
+        order: Joi.number().min(0).max(1000).default(1),
+        litres: litres.default(0),
+        free_litres: litres.required(),
+        width_mm: mm,
+        depth_mm: mm,
+        height_mm: mm,
+        leakproof: Joi.boolean().default(false),
+        only: words,
+        never: words,
+        purpose: plainText(80).allow('', null).default(''),
+        lifts: Joi.number().min(0).max(50).default(0),
+      }),
+    )
+    .max(200)
+    .unique('id')
+    .required(),
+  contents: Joi.array()
+    .items(Joi.object({ zone: id.required(), food: id.required() }))
+    .max(2000)
+    .default([]),
+  packages: Joi.array()
+    .items(
+      Joi.object({
+        id: id.required(),
+        food: id.required(),
+        state: Joi.string().valid('chilled', 'frozen').required(),
+        litres: litres.required(),
+        rigid_mm: Joi.array().items(Joi.number().min(1).max(5000)).length(3).allow(null).default(null),
+        days_left: Joi.number().min(-10_000).max(10_000).allow(null).default(null),
+        takes_per_week: Joi.number().min(0).max(1000).allow(null).default(0),
+        pinned: id
+          .allow(null)
+          .default(null)
+          .description('the zone the cook chose; hard rules hold there too'),
+      }),
+    )
+    .max(200)
+    .unique('id')
+    .required(),
+}).meta({ className: 'PlacementRequest' });
+
+interface PlacementRequest {
+  zones: {
+    id: string;
+    appliance: string;
+    kind: PlacingZone['kind'];
+    temperature_c: number | null;
+    humidity: 'low' | 'high' | 'null' | null;
+    order: number;
+    litres: number;
+    free_litres: number;
+    width_mm: number | null;
+    depth_mm: number | null;
+    height_mm: number | null;
+    leakproof: boolean;
+    only: string[] | null;
+    never: string[] | null;
+    purpose: string | null;
+    lifts: number;
+  }[];
+  contents: { zone: string; food: string }[];
+  packages: {
+    id: string;
+    food: string;
+    state: 'chilled' | 'frozen';
+    litres: number;
+    rigid_mm: [number, number, number] | null;
+    days_left: number | null;
+    takes_per_week: number | null;
+    pinned: string | null;
+  }[];
+}
+
+const toZone = (zone: PlacementRequest['zones'][number]): PlacingZone => ({
+  id: zone.id,
+  appliance: zone.appliance,
+  kind: zone.kind,
+  temperatureC: zone.temperature_c,
+  humidity: zone.humidity === 'null' ? null : zone.humidity,
+  order: zone.order,
+  freeLitres: zone.free_litres,
+  litres: zone.litres,
+  widthMm: zone.width_mm,
+  depthMm: zone.depth_mm,
+  heightMm: zone.height_mm,
+  leakproof: zone.leakproof,
+  only: zone.only ?? [],
+  never: zone.never ?? [],
+  purpose: zone.purpose ?? '',
+  lifts: zone.lifts,
+});
+
+/** A move is worth telling from this gain on, in points. */
+const WORTH_MOVING = 15;
+const HARD_GAIN = 100;
+const MOST_MOVES = 10;
+
+/** What the solver finds in its time. */
+async function solve({ lp, possible }: PlacementModel): Promise<Possible[]> {
+  const chosen = await solveProgram(lp);
+  return chosen.flatMap((name) => (/^x\d+$/.test(name) ? (possible[Number(name.slice(1))] ?? []) : []));
+}
+
+/** Up to so many placings the solver proves the best within its time; beyond, only the search comes near it. */
+const SOLVER_MOST = 220;
+const SEARCHES = 3;
+const SEARCH_ROUNDS = 50_000;
+
+const worth = (chosen: readonly Possible[]): number => chosen.reduce((sum, one) => sum + worthOf(one), 0);
+
+/** A few searches, each from where the last one ended; the server answers others in between. */
+async function search(
+  zones: readonly PlacingZone[],
+  packages: readonly PlacingPackage[],
+  { possible }: PlacementModel,
+  begin: Possible[],
+): Promise<Possible[]> {
+  let best = begin;
+  for (let seed = 1; seed <= SEARCHES; seed++) {
+    best = betterPlacement(zones, packages, possible, best, SEARCH_ROUNDS, seededChance(seed));
+    await new Promise((resolve) => setImmediate(resolve));
+  }
+  return best;
+}
+
+/** The best placement that is found in its time: proven by the solver for few packages, by searching for many. */
+async function place(
+  zones: readonly PlacingZone[],
+  packages: readonly PlacingPackage[],
+  model: PlacementModel,
+): Promise<Possible[]> {
+  if (model.possible.length === 0) return [];
+  const greedy = greedyPlacement(zones, packages, model.possible);
+  // Each package in the best of all its zones cannot be bettered; then nobody need look on.
+  const most = packages.reduce((sum, _, at) => {
+    const mine = model.possible.filter((one) => one.package === at).map(worthOf);
+    return sum + Math.max(0, ...mine);
+  }, 0);
+  if (worth(greedy) >= most - 1e-6) return greedy;
+  if (model.possible.length > SOLVER_MOST) return search(zones, packages, model, greedy);
+  const solved = await solve(model);
+  return worth(solved) >= worth(greedy) ? solved : greedy;
+}
+
+/** Moves of what lies there already, each a suggestion with its gain. */
+function movesOf(zones: readonly PlacingZone[], contents: readonly PlacedFood[]) {
+  const moves = contents.flatMap(({ zone: from, food }) => {
+    const here = zones.find(({ id: zoneId }) => zoneId === from);
+    if (!here) return [];
+    const one: PlacingPackage = {
+      id: '',
+      food,
+      state: isFreezerZone(here) ? 'frozen' : 'chilled',
+      litres: 0,
+      rigidMm: null,
+      daysLeft: null,
+      takesPerWeek: 0,
+    };
+    const others = contents.filter((other) => other.food !== food || other.zone !== from);
+    const drips = (zone: PlacingZone): boolean =>
+      others.some((other) => {
+        const there = zones.find(({ id: zoneId }) => zoneId === other.zone);
+        if (!there) return false;
+        return (
+          (isRaw(food) && isExposed(other.food) && mayDrip(zone, there)) ||
+          (isExposed(food) && isRaw(other.food) && mayDrip(there, zone))
+        );
+      });
+    const fault =
+      hardFault(one, here) ??
+      (drips(here) ? { says: 'raw juice could reach food that is eaten as it is' } : null);
+    const now = softScore(one, here, zones, others).points - (fault ? HARD_GAIN : 0);
+    const [best] = zones
+      .filter((zone) => zone.id !== from && hardFault(one, zone) === null && !drips(zone))
+      .map((zone) => ({ zone, score: softScore(one, zone, zones, others) }))
+      .sort((a, b) => b.score.points - a.score.points);
+    const gain = best ? best.score.points - now : 0;
+    if (!best || gain < WORTH_MOVING) return [];
+    const why = fault ? fault.says : best.score.reasons.join('; ');
+    return [
+      { food: food.id, from, to: best.zone.id, gain: Number(gain.toFixed(1)), says: `${food.name}: ${why}` },
+    ];
+  });
+  return moves.sort((a, b) => b.gain - a.gain).slice(0, MOST_MOVES);
+}
+
+/** A placement of packages: where each goes and why, or what keeps it out and what would help. */
+export interface SolvedPlacement<Zone extends PlacingZone> {
+  assignments: { package: PlacingPackage; zone: Zone; score: Possible['score'] }[];
+  refused: { package: PlacingPackage; rule: string; says: string; helps: string[] }[];
+}
+
+/**
+ * Places packages, all at once (RULES 4).
+ *
+ * @param pins zone ids the cook chose, by package id; hard rules hold there too
+ */
+export async function solvePlacement<Zone extends PlacingZone>(
+  zones: readonly Zone[],
+  contents: readonly PlacedFood[],
+  packages: readonly PlacingPackage[],
+  pins: ReadonlyMap<string, string | null>,
+): Promise<SolvedPlacement<Zone>> {
+  const model = placementModel(zones, contents, packages, (found) => pins.get(found.id) ?? null);
+  const chosen = await place(zones, packages, model);
+  const placed = new Set(chosen.map((one) => one.package));
+  const free = new Map(zones.map((zone) => [zone.id, zone.freeLitres]));
+  const assignments = chosen.flatMap(({ package: p, zone: z, score }) => {
+    const [found, zone] = [packages[p], zones[z]];
+    if (!found || !zone) return [];
+    free.set(zone.id, (free.get(zone.id) ?? 0) - found.litres);
+    return [{ package: found, zone, score }];
+  });
+  const refused = packages.flatMap((found, p) => {
+    if (placed.has(p)) return [];
+    const refusal = refusalOf(found, model.faults[p] ?? [], zones.length);
+    return [{ package: found, ...refusal, helps: whatHelps(found, refusal, zones, free) }];
+  });
+  return { assignments, refused };
+}
+
+/** POST /api/v1/estimates/placement: a place for each package of a haul, all at once. @throws Problem */
+export async function estimatePlacement(body: unknown) {
+  const request = validate<PlacementRequest>(placementSchema, body);
+  const household = await ourHousehold();
+  const { index } = await referenceOf(household);
+  const zones = request.zones.map(toZone);
+  const unknown = request.contents.find(({ zone }) => !zones.some(({ id: zoneId }) => zoneId === zone));
+  if (unknown) {
+    throw new Problem(422, 'unknown-zone', `There is no zone “${unknown.zone}” to hold ${unknown.food}.`, {
+      fields: [{ path: 'contents', message: `zone ${unknown.zone} is not among the zones` }],
+    });
+  }
+  const contents = request.contents.map(({ zone, food }) => ({ zone, food: foodNamed(index, food) }));
+  const packages = request.packages.map((found): PlacingPackage => ({
+    id: found.id,
+    food: foodNamed(index, found.food),
+    state: found.state,
+    litres: found.litres,
+    rigidMm: found.rigid_mm,
+    daysLeft: found.days_left,
+    takesPerWeek: found.takes_per_week ?? 0,
+  }));
+  const pins = new Map(request.packages.map(({ id: packageId, pinned }) => [packageId, pinned]));
+  const lost = request.packages.find(
+    ({ pinned }) => pinned !== null && !zones.some((zone) => zone.id === pinned),
+  );
+  if (lost) {
+    throw new Problem(422, 'unknown-zone', `There is no zone “${lost.pinned}” to pin ${lost.id} to.`, {
+      fields: [{ path: 'packages', message: `zone ${lost.pinned} is not among the zones` }],
+    });
+  }
+  const solved = await solvePlacement(zones, contents, packages, pins);
+  return {
+    assignments: solved.assignments.map(({ package: found, zone, score }) => ({
+      id: found.id,
+      zone: zone.id,
+      score: Number(score.points.toFixed(1)),
+      reasons: score.reasons,
+    })),
+    refused: solved.refused.map(({ package: found, ...refusal }) => ({ id: found.id, ...refusal })),
+    moves: movesOf(zones, contents),
+  };
+}

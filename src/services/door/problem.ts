@@ -1,0 +1,74 @@
+import { StaleSetting, StaleVersion } from '@/core/model/world';
+import { Refusal } from '@/core/refusal';
+import { DatabaseGone } from '@/store/database';
+
+export interface FieldFault {
+  path: string;
+  message: string;
+}
+
+/** Something is wrong with a request; carries what the answer says. */
+export class Problem extends Error {
+  constructor(
+    readonly status: number,
+    readonly code: string,
+    message: string,
+    readonly more: {
+      fields?: FieldFault[];
+      rule?: string;
+      candidates?: { id: string; name: string }[];
+      present?: unknown;
+    } = {},
+  ) {
+    super(message);
+    this.name = 'Problem';
+  }
+}
+
+/** The error body of the API; never a stack trace. */
+export interface ProblemBody {
+  error: { code: string; message: string } & Problem['more'];
+}
+
+function problemOf(error: unknown): Problem {
+  if (error instanceof Problem) return error;
+  if (error instanceof Refusal) return new Problem(422, 'refused', error.says, { rule: error.rule });
+  if (error instanceof StaleVersion) {
+    return new Problem(409, 'stale', 'Somebody changed it in the meantime; here is how it stands now.', {
+      present: {
+        code: error.present.code,
+        version: error.present.version,
+        amount: error.present.amount,
+        gone: error.present.gone,
+      },
+    });
+  }
+  if (error instanceof StaleSetting) {
+    return new Problem(409, 'stale', `Somebody else was quicker: ${error.message}. Look at it again.`);
+  }
+  if (error instanceof DatabaseGone) {
+    return new Problem(
+      503,
+      'database-gone',
+      'The store cannot be reached at the moment. Nothing was changed; try again shortly.',
+    );
+  }
+  console.error(error);
+  return new Problem(500, 'fault', 'Something went wrong on our side. Nothing was changed.');
+}
+
+/** Turns whatever was thrown into a status and a body. */
+export function toProblem(error: unknown): { status: number; body: ProblemBody } {
+  const { status, code, message, more } = problemOf(error);
+  return { status, body: { error: { code, message, ...more } } };
+}
+
+/** What was read, or `null` when there is no such thing. */
+export async function orNotFound<Found>(reading: Promise<Found>): Promise<Found | null> {
+  try {
+    return await reading;
+  } catch (error) {
+    if (error instanceof Problem && error.status === 404) return null;
+    throw error;
+  }
+}

@@ -1,0 +1,192 @@
+import { createHash } from 'node:crypto';
+import type { Command } from '@/core/model/command';
+import { type Decision, decide } from '@/core/ledger/decide';
+import { sayPackSizes } from '@/core/portions/sayPackSizes';
+import { type Sql, transaction } from '@/store/database';
+import { type Household, lockHousehold } from '@/store/households';
+import {
+  claimCommand,
+  finishCommand,
+  markUndone,
+  readAnswer,
+  readFirstAt,
+  readLastRecorded,
+} from '@/store/ledger';
+import { now } from './clock';
+import { loadReference, ourHousehold, type Reference, referenceOf } from '../household/household';
+import { Problem } from './problem';
+import { applyDecision } from './applyDecision';
+import { readCommands } from './readCommands';
+import { loadWorld } from './loadWorld';
+
+/** What a command answers, now and whenever it is repeated. */
+export interface CommandAnswer {
+  id: string;
+  type: string;
+  says: string;
+  packages: { id: string; code: string; version: number; here: boolean }[];
+}
+
+/** A clock that goes back less is an ordinary correction. */
+const NOTED_BACK_MS = 60_000;
+
+function digestOf(command: Command): string {
+  const { at: _at, ...body } = command;
+  return createHash('sha256').update(JSON.stringify(body)).digest('hex');
+}
+
+/** "Labelled 7 of Mutton mince, 1 of Eggs." */
+function sayPacked({ events, lots }: Decision): string {
+  const told = lots.slice(0, 5).map((lot) => {
+    const mine = events.filter(({ after }) => after.lotId === lot.id);
+    const out = mine.some(({ after }) => after.gone !== null);
+    const called = mine[0]?.after.called ?? '';
+    return out ? `threw out ${called}` : `${mine.length} of ${called}`;
+  });
+  return `Labelled ${told.join(', ')}${lots.length > told.length ? ` and ${lots.length - told.length} more lines` : ''}.`;
+}
+
+function sayDecision(command: Command, decision: Decision): string {
+  const { events, lots, settings } = decision;
+  if (command.type === 'haul.pack') return sayPacked(decision);
+  if (command.type === 'haul.away' && decision.events.length > 1)
+    return `Put away ${decision.events.length} packages.`;
+  const [set] = settings;
+  if (set) return set.says;
+  const [first] = events;
+  if (!first) return 'Nothing changed.';
+  if (command.type === 'stock.take' && events.length > 1) {
+    return events.map(({ says }, at) => (at === 0 ? says : says.replace(/^Took /, ''))).join(' ');
+  }
+  if (command.type === 'package.cook' && lots[0]) {
+    return `${first.says} It became ${lots[0].amount} ${lots[0].unit} of ${events.at(-1)?.after.called ?? ''}.`;
+  }
+  if (command.type === 'figures.renew' && events.length > 1)
+    return `${events.length} packages are dated earlier: stricter figures came with this version.`;
+  if (command.type !== 'haul.store') return first.says;
+  const told = lots.slice(0, 6).map((lot) => {
+    const packs = events.filter(({ after }) => after.lotId === lot.id);
+    const called = packs[0]?.after.called ?? '';
+    const size = sayPackSizes(lot.amount, packs.length, lot.unit);
+    return `${called} ${packs.length > 1 ? `${packs.length} × ` : ''}${size}`;
+  });
+  return `Stored ${told.join(', ')}${lots.length > 6 ? ` and ${lots.length - 6} more` : ''}.`;
+}
+
+/**
+ * When a command is recorded: now, but never before the one recorded last, so that the ledger keeps its order when the
+ * machine's clock was set back; that is written down too.
+ */
+function recordedAfter(at: string, last: string | null): { recordedAt: string; note: string } {
+  if (last === null || at > last) return { recordedAt: at, note: '' };
+  const back = Date.parse(last) - Date.parse(at);
+  const minutes = Math.round(back / 60_000);
+  const words =
+    minutes < 60
+      ? `${minutes} ${minutes === 1 ? 'minute' : 'minutes'}`
+      : `${Math.round(minutes / 60)} ${minutes < 90 ? 'hour' : 'hours'}`;
+  return {
+    recordedAt: new Date(Date.parse(last) + 1).toISOString(),
+    note: back < NOTED_BACK_MS ? '' : `The clock of this machine went back ${words} before this.`,
+  };
+}
+
+/** What is dated back further than this is looked at: it cannot be older than the household. */
+const LONG_BACK_MS = 86_400_000;
+
+/** Nothing happened before the household was there. @throws Problem 422 */
+async function refuseBeforeAll(db: Sql, { at }: Command, householdId: number): Promise<void> {
+  if (Date.parse(at) > Date.parse(now()) - LONG_BACK_MS) return;
+  const first = await readFirstAt(db, householdId);
+  if (first !== null && at >= first) return;
+  throw new Problem(422, 'refused', 'That is before this household was here. When was it really?', {
+    fields: [{ path: 'at', message: 'before the household' }],
+  });
+}
+
+async function runOne(
+  db: Sql,
+  command: Command,
+  household: Household,
+  reference: Reference,
+): Promise<CommandAnswer> {
+  await refuseBeforeAll(db, command, household.id);
+  const recorded = recordedAfter(now(), await readLastRecorded(db, household.id));
+  const claimed = await claimCommand(db, household.id, {
+    id: command.id,
+    type: command.type,
+    digest: digestOf(command),
+    at: command.at,
+    ...recorded,
+  });
+  if (!claimed) throw new Problem(409, 'id-used', 'This command id was used for something else.');
+  const { world, past } = await loadWorld(db, command, household, reference);
+  const decision = decide(command, world, past);
+  await applyDecision(db, command, household.id, decision, world);
+  const answer: CommandAnswer = {
+    id: command.id,
+    type: command.type,
+    says: sayDecision(command, decision),
+    packages: decision.events.map(({ after }) => ({
+      id: after.id,
+      code: after.code,
+      version: after.version,
+      here: after.gone === null,
+    })),
+  };
+  const undoes = command.type === 'ledger.undo' ? command.command : null;
+  await finishCommand(db, household.id, command.id, answer.says, undoes, answer);
+  if (undoes !== null) await markUndone(db, household.id, undoes, command.id);
+  return answer;
+}
+
+/** What a command answered when it was run before; `null`: it was not. @throws Problem 409 when its id carried another one */
+async function answeredBefore(db: Sql, command: Command, householdId: number): Promise<CommandAnswer | null> {
+  const known = await readAnswer(db, householdId, command.id);
+  if (known === null) return null;
+  if (known.digest !== digestOf(command)) {
+    throw new Problem(409, 'id-used', 'This command id was used for another command.');
+  }
+  return known.response as CommandAnswer;
+}
+
+/**
+ * Runs commands under their household's lock, which is held until the transaction ends: caution, wishes and own foods are those
+ * that stand then, also when another server copy has just set them. What was run before answers as the first time, and the rest
+ * of a list is run.
+ */
+export async function runLocked(
+  db: Sql,
+  commands: readonly Command[],
+  householdId: number,
+): Promise<CommandAnswer[]> {
+  const answers: CommandAnswer[] = [];
+  let begun: string | null = null;
+  for (const command of commands) {
+    const household = await lockHousehold(db, householdId);
+    if (!household) throw new Problem(404, 'no-household', 'This household is not there any more.');
+    const before = await answeredBefore(db, command, householdId);
+    if (before) {
+      answers.push(before);
+      continue;
+    }
+    begun ??= household.figures;
+    // What this transaction itself has set is nobody else's to keep: it may still be rolled back.
+    const own = household.figures !== begun;
+    const reference = await (own ? loadReference(db, household.id) : referenceOf(household, db));
+    answers.push(await runOne(db, command, household, reference));
+  }
+  return answers;
+}
+
+/**
+ * The one door for change. One command or a list, all or nothing, in one transaction: claim the ids, load and lock,
+ * decide in the core, apply, append to the ledger. A repeated id answers as the first time, alone or in a list.
+ *
+ * @throws Problem, Refusal or StaleVersion; nothing was changed then
+ */
+export async function runCommands(body: unknown): Promise<CommandAnswer[]> {
+  const commands = readCommands(body, now());
+  const household = await ourHousehold();
+  return transaction((db) => runLocked(db, commands, household.id));
+}

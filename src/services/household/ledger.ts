@@ -1,0 +1,73 @@
+import { dateInZone } from '@/core/calendar/dateInZone';
+import { sayPastDate } from '@/core/calendar/sayDate';
+import { sql } from '@/store/database';
+import { readLedger } from '@/store/ledger';
+import { todayIn } from '../door/clock';
+import { ourHousehold } from './household';
+import { Problem } from '../door/problem';
+import { countPassedUnanswered } from '../today/today';
+
+export interface LedgerLine {
+  id: string;
+  type: string;
+  at: string;
+  /** "today", "Mon", "4 Dec". */
+  day_words: string;
+  time_words: string;
+  says: string;
+  codes: string[];
+  undone: boolean;
+  undoes: string | null;
+  /** What the door noticed, such as a clock set back. */
+  note: string;
+}
+
+export interface LedgerView {
+  /** Dates that went by with no answer in the last 12 months. */
+  passed_unanswered: number;
+  entries: LedgerLine[];
+  next: string | null;
+}
+
+/** The ledger, newest first, a page at a time. */
+export async function readLedgerPage(query: {
+  after?: string | undefined;
+  limit?: number | undefined;
+}): Promise<LedgerView> {
+  const household = await ourHousehold();
+  const limit = query.limit ?? 50;
+  const [recordedAt, id] = query.after?.split('_') ?? [];
+  if (query.after !== undefined && (!recordedAt || !id || Number.isNaN(Date.parse(recordedAt)))) {
+    throw new Problem(400, 'invalid', '“after” is not a key this list gave.');
+  }
+  const entries = await readLedger(
+    sql(),
+    household.id,
+    recordedAt && id ? { recordedAt, id } : null,
+    limit + 1,
+  );
+  const page = entries.slice(0, limit);
+  const last = page.at(-1);
+  const today = todayIn(household.timeZone);
+  const clock = new Intl.DateTimeFormat('en-GB', {
+    timeZone: household.timeZone,
+    hour: '2-digit',
+    minute: '2-digit',
+  });
+  return {
+    passed_unanswered: await countPassedUnanswered(household.id, today),
+    entries: page.map((entry) => ({
+      id: entry.id,
+      type: entry.type,
+      at: entry.at,
+      day_words: sayPastDate(dateInZone(entry.at, household.timeZone), today),
+      time_words: clock.format(new Date(entry.at)),
+      says: entry.says,
+      codes: entry.codes,
+      undone: entry.undone,
+      undoes: entry.undoes,
+      note: entry.note,
+    })),
+    next: entries.length > limit && last ? `${last.recordedAt}_${last.id}` : null,
+  };
+}

@@ -1,0 +1,48 @@
+import type { TrailLine } from '@/core/model/history';
+import { partOpens } from '@/core/ledger/package/partOpens';
+import { sayMoney } from '@/core/units/sayAmount';
+import { sql } from '@/store/database';
+import { readPackageByCode } from '@/store/packages';
+import { viewContext } from '../household/context';
+import { type HeadsUp, toHeadsUp } from '../today/headsUp';
+import { type PackageView, toPackageView } from './packageView';
+import { Problem } from '../door/problem';
+
+/** One package with the trail of its date, and where it may go. */
+export interface PackageDetail extends PackageView {
+  trail: TrailLine[];
+  price_words: string | null;
+  /** Its clocks stand still, also while it is out on the counter for a moment. */
+  hard_frozen: boolean;
+  /** Whether taking a part opens what stays; `ask`: only the cook knows. */
+  part_opens: ReturnType<typeof partOpens>;
+  today: string;
+  heads_up: HeadsUp;
+  /** It may be kept out of the cold by design. */
+  may_stay_out: boolean;
+  cap: number | null;
+}
+
+/** The package that carries a code. @throws Problem 404 */
+export async function readPackage(code: string): Promise<PackageDetail> {
+  const context = await viewContext();
+  const { household, reference } = context;
+  const found = await readPackageByCode(sql(), household.id, code.toUpperCase());
+  if (!found || found.gone?.how === 'undone') {
+    throw new Problem(404, 'not-found', `No package carries the code ${code.toUpperCase().slice(0, 12)}.`);
+  }
+  const view = toPackageView(found, context);
+  const food = reference.byId.get(found.foodId);
+  const counterDays = food?.counterDaysMax ?? null;
+  return {
+    ...view,
+    today: context.today,
+    heads_up: toHeadsUp(found, view, context),
+    may_stay_out: counterDays !== null && found.state === 'chilled',
+    cap: found.cap,
+    trail: found.trail,
+    price_words: found.priceMinor === null ? null : sayMoney(found.priceMinor, household.currency),
+    hard_frozen: found.state === 'frozen',
+    part_opens: food ? partOpens(found, food) : 'opens',
+  };
+}

@@ -1,0 +1,49 @@
+import { counterClock } from '@/core/haul/counterClock';
+import { DatabaseGone, sql } from '@/store/database';
+import { readBenchLines } from '@/store/hauls';
+import { now } from '../door/clock';
+import { readCounter, viewContext } from '../household/context';
+import { toPackageView } from '../stock/packageView';
+import { type CounterItem, toCounter } from '../haul/counter';
+
+/** What stands around every page. */
+export interface Shell {
+  temperatures: { name: string; words: string; warm: boolean }[];
+  counter: CounterItem[];
+  /** What stands on the haul bench, not packed yet; `null`: nothing. */
+  bench: { lines: number; minutes_left: number | null } | null;
+  /** Time of day of heads-ups. */
+  notify_at: string;
+}
+
+/** Top bar and counter; `null` while the database is out of reach. */
+export async function readShell(): Promise<Shell | null> {
+  try {
+    const context = await viewContext();
+    const [onCounter, onBench] = await Promise.all([
+      readCounter(context.household.id),
+      readBenchLines(sql(), context.household.id),
+    ]);
+    const left = onBench.flatMap(({ line, hot }) => {
+      const food = context.reference.byId.get(line.food);
+      const clock = food && counterClock(line, food, now(), hot);
+      return clock && clock.left !== null && clock.level !== 'cold' ? [clock.left] : [];
+    });
+    return {
+      bench:
+        onBench.length === 0
+          ? null
+          : { lines: onBench.length, minutes_left: left.length === 0 ? null : Math.min(...left) },
+      notify_at: context.household.settings.notifyAt,
+      temperatures: context.kitchen.compartments.map(({ called, temperatureC, cold }) => ({
+        name: called,
+        words: `${String(temperatureC).replace('-', '−')}°`,
+        warm: temperatureC > (cold === 'fridge' ? 4.4 : -15),
+      })),
+      counter: toCounter(onCounter.map((found) => toPackageView(found, context))),
+    };
+  } catch (error) {
+    if (error instanceof DatabaseGone) return null;
+    throw error;
+  }
+}

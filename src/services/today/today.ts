@@ -1,0 +1,107 @@
+import { addDays } from '@/core/calendar/calendarDate';
+import { sayFullDate } from '@/core/calendar/sayDate';
+import { sql } from '@/store/database';
+import { countToday, type NearCounts } from '@/store/today';
+import { readCounter, viewContext } from '../household/context';
+import { type CounterItem, toCounter } from '../haul/counter';
+import { type ApplianceView, readDrawing } from '../kitchen/drawing';
+import { type FirstOutRow, readAnsweredRows, readAskingPage, scopeNamed, scopesOf } from './firstOut';
+import { type JobView, readJobsOfTheDay } from './jobs';
+import { toPackageView } from '../stock/packageView';
+
+export interface TodayView {
+  household: string;
+  today: string;
+  today_words: string;
+  summary: string;
+  scope: string;
+  scopes: { key: string; name: string }[];
+  /** What asks for an answer, first out first; the rest follows under `next`. */
+  first_out: FirstOutRow[];
+  next: string | null;
+  asking: number;
+  answered: FirstOutRow[];
+  settled: number;
+  total: number;
+  /** Dates that went by with no answer in the last 12 months. */
+  passed_unanswered: number;
+  jobs: JobView[];
+  appliances: ApplianceView[];
+  counter: CounterItem[];
+}
+
+const YEAR_DAYS = 365;
+const SOON_DAYS = 3;
+
+function summaryOf({ discard, look, tonight, soon, thawing }: NearCounts): string {
+  const parts = [
+    tonight > 0 ? `${tonight} to eat tonight` : '',
+    soon > 0 ? `${soon} in the next three days` : '',
+    look > 0 ? `${look} to look at first` : '',
+    discard > 0 ? `${discard} to throw out` : '',
+    thawing > 0 ? `${thawing} thawing` : '',
+  ].filter((part) => part !== '');
+  return parts.length === 0 ? 'Nothing presses. The oldest stands first all the same.' : parts.join(' · ');
+}
+
+/** What Today counts: the last 12 months of what passed among it. */
+function readCounts(
+  householdId: number,
+  today: string,
+  zoneIds: readonly string[] | null,
+): Promise<NearCounts> {
+  const days = { today, soonUntil: addDays(today, SOON_DAYS), since: addDays(today, -YEAR_DAYS) };
+  return countToday(sql(), householdId, { ...days, zoneIds });
+}
+
+/** What passed its date without an answer in the last 12 months. */
+export async function countPassedUnanswered(householdId: number, today: string): Promise<number> {
+  return (await readCounts(householdId, today, null)).passed;
+}
+
+/** The first page of what asks, and the pages after it. */
+export async function readFirstOutPage(query: { scope?: string | undefined; after?: string | undefined }) {
+  const context = await viewContext();
+  return readAskingPage(context, scopeNamed(context, query.scope), query.after ?? null);
+}
+
+/** Everything Today shows: first out, the jobs of the day, the drawn kitchen, the counter. */
+export async function readToday(query: { scope?: string | undefined } = {}): Promise<TodayView> {
+  const context = await viewContext();
+  const { household, today } = context;
+  const scope = scopeNamed(context, query.scope);
+  const zoneIds = scope.zone_ids;
+  const [asking, answered, near, jobs, appliances, onCounter] = await Promise.all([
+    readAskingPage(context, scope, null),
+    readAnsweredRows(context, scope),
+    readCounts(household.id, today, zoneIds),
+    readJobsOfTheDay(context),
+    readDrawing(context),
+    readCounter(household.id),
+  ]);
+  const inZones = appliances
+    .flatMap(({ zones }) => zones)
+    .filter(({ id }) => zoneIds === null || zoneIds.includes(id))
+    .reduce((sum, { packages }) => sum + packages, 0);
+  const total = inZones + (zoneIds === null ? near.outside : 0);
+  return {
+    household: household.name,
+    today,
+    today_words: sayFullDate(today),
+    summary: summaryOf(near),
+    scope: scope.key,
+    scopes: scopesOf(context).map(({ key, name }) => ({ key, name })),
+    first_out: asking.rows,
+    next: asking.next,
+    asking: near.asking,
+    answered,
+    settled: total - near.asking - near.answered,
+    total,
+    passed_unanswered: near.passed,
+    jobs,
+    appliances: appliances.filter(
+      ({ zones }) => zoneIds === null || zones.some(({ id }) => zoneIds.includes(id)),
+    ),
+    counter: toCounter(onCounter.map((found) => toPackageView(found, context))),
+  };
+}
