@@ -1,6 +1,8 @@
 import boundaries from 'eslint-plugin-boundaries';
+import importX from 'eslint-plugin-import-x';
 import reactHooks from 'eslint-plugin-react-hooks';
 import tseslint from 'typescript-eslint';
+import { createTypeScriptImportResolver } from 'eslint-import-resolver-typescript';
 import { builtinModules } from 'node:module';
 
 /** The layers from top to bottom, each with what below it it may import (and its own kind). */
@@ -20,6 +22,26 @@ const arrows = LAYERS.map((layer) => ({
   allow: { to: { element: { types: { anyOf: [layer, ...MAY_IMPORT[layer]] } } } },
 }));
 
+/** The floors of the core from bottom to top. A room may look into itself and into rooms on lower floors. */
+const CORE_FLOORS = [
+  ['calendar', 'units'],
+  ['model'],
+  ['foods', 'keeping', 'thermal', 'kitchen', 'packaging', 'firstout'],
+  ['portions', 'placement', 'powercut', 'quickline'],
+  ['haul'],
+  ['ledger'],
+  ['labels'],
+];
+
+const coreArrows = CORE_FLOORS.flatMap((rooms, floor) =>
+  rooms.map((room) => ({
+    target: `./src/core/${room}/**/!(*.test).ts`,
+    from: './src/core',
+    except: [room, ...CORE_FLOORS.slice(0, floor).flat()].map((below) => `./${below}`),
+    message: 'Arrows in the core point down: nouns at the bottom, verbs above.',
+  })),
+);
+
 /** What the pure core must never know of. */
 const OUTSIDE_CORE = ['react', 'react-dom', 'next', 'mysql2', 'joi', ...builtinModules];
 
@@ -28,13 +50,18 @@ export default tseslint.config(
   ...tseslint.configs.recommended,
   {
     files: ['src/**/*.{ts,tsx}'],
-    plugins: { boundaries, 'react-hooks': reactHooks },
+    plugins: { boundaries, 'import-x': importX, 'react-hooks': reactHooks },
     settings: {
       'import/resolver': { typescript: { alwaysTryTypes: true } },
+      'import-x/resolver-next': [createTypeScriptImportResolver({ alwaysTryTypes: true })],
+      'import-x/extensions': ['.ts', '.tsx'],
+      'import-x/parsers': { '@typescript-eslint/parser': ['.ts', '.tsx'] },
       'boundaries/elements': LAYERS.map((layer) => ({ type: layer, pattern: `src/${layer}` })),
     },
     rules: {
       ...reactHooks.configs.recommended.rules,
+      'import-x/no-cycle': 'error',
+      'import-x/no-duplicates': ['error', { 'prefer-inline': true }],
       'boundaries/dependencies': [
         'error',
         {
@@ -50,6 +77,7 @@ export default tseslint.config(
     files: ['src/core/**/*.ts'],
     ignores: ['src/core/**/*.test.ts'],
     rules: {
+      'import-x/no-restricted-paths': ['error', { zones: coreArrows }],
       'no-restricted-imports': [
         'error',
         {

@@ -6,7 +6,7 @@ import { newAppliance } from '../src/core/kitchen/newAppliance';
 import { splitZone } from '../src/core/kitchen/splitZone';
 import { AXES } from '../src/core/model/drawing';
 import { bestMix } from '../src/core/packaging/bestMix';
-import type { Container } from '../src/core/packaging/container';
+import type { Container } from '../src/core/model/container';
 import { fitContainer } from '../src/core/packaging/fit';
 import { placementModel, worthOf } from '../src/core/placement/placementModel';
 import type { PlacingPackage, PlacingZone } from '../src/core/placement/placing';

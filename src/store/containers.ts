@@ -1,4 +1,4 @@
-import type { Container } from '@/core/packaging/container';
+import type { Container } from '@/core/model/container';
 import { fromJson, type Sql } from './database';
 
 /** The containers a household owns, by name. */

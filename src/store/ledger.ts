@@ -1,6 +1,6 @@
 import type { LedgerEvent, Package } from '@/core/model/package';
 import type { Setting, SettingEvent } from '@/core/model/setting';
-import type { PastCommand } from '@/core/ledger/undo/undoCommand';
+import type { PastCommand } from '@/core/model/decision';
 import { fromJson, fromSqlInstant, isDuplicate, type Sql, toSqlInstant } from './database';
 
 export interface CommandRecord {
@@ -217,12 +217,17 @@ export interface LedgerEntry {
   codes: string[];
 }
 
-/** The ledger newest first, one page after a key (EXPLAIN: command_of_household backwards). */
+/**
+ * The ledger newest first, one page after a key (EXPLAIN: command_of_household backwards).
+ *
+ * @param unlisted kinds of command that are not shown, at least one
+ */
 export async function readLedger(
   sql: Sql,
   householdId: number,
   before: { recordedAt: string; id: string } | null,
   limit: number,
+  unlisted: readonly string[],
 ): Promise<LedgerEntry[]> {
   const rows = await sql.rows<{
     id: string;
@@ -242,13 +247,14 @@ export async function readLedger(
               WHERE event.command_id = command.id) AS codes
        FROM command
       WHERE command.household_id = :householdId
-        AND command.type NOT IN ('haul.line', 'haul.set')
+        AND command.type NOT IN (:unlisted)
         ${before ? 'AND (command.recorded_at, command.id) < (:beforeAt, :beforeId)' : ''}
       ORDER BY command.recorded_at DESC, command.id DESC
       LIMIT :limit`,
     {
       householdId,
       limit,
+      unlisted,
       beforeAt: before && toSqlInstant(before.recordedAt),
       beforeId: before?.id,
     },

@@ -1,4 +1,4 @@
-import type { Wish } from '@/core/foods/wish';
+import type { Wish } from '@/core/model/wish';
 import { fromJson, type Sql } from './database';
 
 /** The household's wishes by food. */

@@ -1,4 +1,4 @@
-import { Refusal } from '@/core/refusal';
+import { Refusal } from '@/core/model/refusal';
 import { type HeatAnswer, type HeatCase, heatHours } from '@/core/thermal/heatHours';
 
 /** What the page asks: a case of the heat model, by a number it gets back. */

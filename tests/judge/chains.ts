@@ -1,10 +1,10 @@
 import { LINE, Store } from '../fixtures/memoryStore';
 import { food, index } from '../fixtures/reference';
-import { NO_WISH } from '../../src/core/foods/wish';
+import { NO_WISH } from '../../src/core/model/wish';
 import { countedMinutes, minutesBetween } from '../../src/core/keeping/counterMinutes';
 import type { Package } from '../../src/core/model/package';
-import { StaleVersion } from '../../src/core/model/world';
-import { Refusal } from '../../src/core/refusal';
+import { StaleVersion } from '../../src/core/model/stale';
+import { Refusal } from '../../src/core/model/refusal';
 import { previewLine } from '../../src/ui/quickline/previewLine';
 import { knownZone } from '../fixtures/knownZone';
 import type { Chance } from './chance';

@@ -2,7 +2,7 @@ import { food } from '../fixtures/reference';
 import { addDays } from '../../src/core/calendar/calendarDate';
 import type { HistoryEvent, KeepingConditions } from '../../src/core/model/history';
 import { judgeKeeping } from '../../src/core/keeping/judgeKeeping';
-import { Refusal } from '../../src/core/refusal';
+import { Refusal } from '../../src/core/model/refusal';
 import type { Chance } from './chance';
 import { foodRows } from './rows';
 import { type Around, secondKeeping, type Told } from './secondKeeping';

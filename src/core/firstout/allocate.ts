@@ -1,7 +1,6 @@
 import type { CalendarDate } from '../calendar/calendarDate';
 import type { Form } from '../model/intakeLine';
-import type { AmountUnit } from '../units/sayAmount';
-import { sayAmount } from '../units/sayAmount';
+import { type AmountUnit, sayAmount } from '../units/sayAmount';
 import { leastOver } from './leastOver';
 
 /** What the allocation needs to know of a package. Amounts in its unit, hours as the model's cautious side. */

@@ -1,25 +1,6 @@
-import { addDays, type CalendarDate, daysBetween } from '../calendar/calendarDate';
+import { addDays, daysBetween, type CalendarDate } from '../calendar/calendarDate';
 import type { PackageState } from '../model/history';
-
-/** What a cook may answer to a heads-up without the package leaving its clock. */
-export const ANSWERS = ['eat-tonight', 'plan', 'looked-fine'] as const;
-export type AnswerKind = (typeof ANSWERS)[number];
-
-/** An answer, and until when it stands. It is for one clock: another governing date asks anew. */
-export interface Answer {
-  what: AnswerKind;
-  on: CalendarDate;
-  /** The day the package asks again. */
-  until: CalendarDate;
-  /** The governing date it was given for. */
-  for: CalendarDate;
-}
-
-/** How many days before its date a package raises its first heads-up, chilled and frozen. */
-export interface LeadDays {
-  chilled: number;
-  frozen: number;
-}
+import type { Answer, LeadDays } from '../model/answer';
 
 /** One day before the band turns "soon" (3 days chilled, 30 frozen). */
 export const USUAL_LEAD: LeadDays = { chilled: 4, frozen: 31 };
@@ -48,6 +29,7 @@ export function askOn(found: AskingPackage, lead: LeadDays): CalendarDate {
 }
 
 export const STAGES = ['ahead', 'on-the-day', 'past'] as const;
+
 export type Stage = (typeof STAGES)[number];
 
 /** Which of its three heads-ups a package has reached on a day. */

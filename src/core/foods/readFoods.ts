@@ -1,5 +1,4 @@
-import type { OutageClass } from '../model/outageClass';
-import { isControlled, warmHoursOf } from '../model/outageClass';
+import { type OutageClass, isControlled, warmHoursOf } from '../model/outageClass';
 import { ETHYLENE, FREEZE_FITS, type Food, HOMES, READINESS } from '../model/food';
 import { foodKey } from './foodKey';
 import { RowReader, type TableFault, type TableRow } from './readTable';

@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { food, foods } from '../../../tests/fixtures/reference';
 import { USUAL_CONDITIONS, type HistoryEvent } from '../model/history';
 import { judgeKeeping } from '../keeping/judgeKeeping';
-import { checkWish, NO_WISH, type Wish, wishedFood } from './wish';
+import { checkWish, wishedFood } from './wish';
+import { NO_WISH, type Wish } from '../model/wish';
 
 const wish = (more: Partial<Wish>): Wish => ({ ...NO_WISH, ...more });
 

@@ -1,5 +1,5 @@
 import type { Food } from '../model/food';
-import type { Container } from '../packaging/container';
+import type { Container } from '../model/container';
 import { packLayout } from '../portions/packLayout';
 import { packingOf } from '../portions/packing';
 import { sayAmount } from '../units/sayAmount';

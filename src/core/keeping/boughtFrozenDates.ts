@@ -1,6 +1,6 @@
 import { earlier } from '../calendar/calendarDate';
 import { sayPlainDate } from '../calendar/sayDate';
-import { Refusal } from '../refusal';
+import { Refusal } from '../model/refusal';
 import { noteWarmFreezer, sayMonths } from './frozenDates';
 import { frozenLife } from './frozenLife';
 import { USUAL_CONDITIONS } from '../model/history';

@@ -1,5 +1,5 @@
 import { type CalendarDate, daysBetween } from '../calendar/calendarDate';
-import { Refusal } from '../refusal';
+import { Refusal } from '../model/refusal';
 import { countedMinutes, MOST_COUNTER_MINUTES } from './counterMinutes';
 import {
   capGoverning,

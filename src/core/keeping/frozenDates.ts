@@ -1,7 +1,7 @@
 import { type CalendarDate, daysBetween } from '../calendar/calendarDate';
 import { sayPlainDate } from '../calendar/sayDate';
 import type { Food } from '../model/food';
-import { Refusal } from '../refusal';
+import { Refusal } from '../model/refusal';
 import type { Wrap } from '../model/history';
 import { type KeepingCase, type KeepingState, newCaps, noteRule, setDates } from './keepingState';
 import { frozenLife } from './frozenLife';

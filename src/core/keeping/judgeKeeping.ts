@@ -1,6 +1,6 @@
 import { type CalendarDate, daysBetween } from '../calendar/calendarDate';
 import type { Food } from '../model/food';
-import { Refusal } from '../refusal';
+import { Refusal } from '../model/refusal';
 import { frozenDates } from './frozenDates';
 import { boughtFrozenDates } from './boughtFrozenDates';
 import { counterDates } from './counterDates';

@@ -1,8 +1,14 @@
 import fc from 'fast-check';
 import { food, foods } from '../../../tests/fixtures/reference';
 import { addDays } from '../calendar/calendarDate';
-import { Refusal } from '../refusal';
-import { AFTERWARDS, type HistoryEvent, type KeepingConditions, USUAL_CONDITIONS, WRAPS } from '../model/history';
+import { Refusal } from '../model/refusal';
+import {
+  AFTERWARDS,
+  type HistoryEvent,
+  type KeepingConditions,
+  USUAL_CONDITIONS,
+  WRAPS,
+} from '../model/history';
 import { judgeKeeping, keepingOn } from './judgeKeeping';
 
 const LATER = '2030-01-01';

@@ -1,5 +1,5 @@
 import { addDays, type CalendarDate, earlier } from '../calendar/calendarDate';
-import { Refusal } from '../refusal';
+import { Refusal } from '../model/refusal';
 import { type KeepingCase, type KeepingState, setDates } from './keepingState';
 import { days } from './startDates';
 

@@ -1,5 +1,5 @@
 import { addDays, type CalendarDate } from '../calendar/calendarDate';
-import { Refusal } from '../refusal';
+import { Refusal } from '../model/refusal';
 import { type KeepingCase, type KeepingState, noteRule, notAfter, setDates } from './keepingState';
 import { chilledRate, slowedDays } from './spoilageRate';
 import { days } from './startDates';

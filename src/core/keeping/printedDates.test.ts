@@ -1,7 +1,6 @@
 import { foods } from '../../../tests/fixtures/reference';
 import { addDays, earlier } from '../calendar/calendarDate';
-import type { PrintedDate } from '../model/history';
-import { USUAL_CONDITIONS } from '../model/history';
+import { type PrintedDate, USUAL_CONDITIONS } from '../model/history';
 import { judgeKeeping } from './judgeKeeping';
 
 const ON = '2027-03-01';

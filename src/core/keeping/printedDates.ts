@@ -1,5 +1,5 @@
 import { sayPlainDate } from '../calendar/sayDate';
-import { Refusal } from '../refusal';
+import { Refusal } from '../model/refusal';
 import type { PrintedDate } from '../model/history';
 import { type KeepingCase, type KeepingState, noteRule, notAfter, setDates } from './keepingState';
 

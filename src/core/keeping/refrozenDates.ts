@@ -1,7 +1,7 @@
 import { addMonths } from '../calendar/addMonths';
 import type { CalendarDate } from '../calendar/calendarDate';
 import { sayPlainDate } from '../calendar/sayDate';
-import { Refusal } from '../refusal';
+import { Refusal } from '../model/refusal';
 import { noteWarmFreezer, refuseCondemned, sayMonths, sleep } from './frozenDates';
 import type { KeepingCase, KeepingState } from './keepingState';
 import { frozenRate } from './spoilageRate';

@@ -1,5 +1,5 @@
 import { addDays, type CalendarDate, earlier } from '../calendar/calendarDate';
-import { Refusal } from '../refusal';
+import { Refusal } from '../model/refusal';
 import type { ThawMethod } from '../model/history';
 import { type KeepingCase, type KeepingState, newCaps, notAfter, setDates } from './keepingState';
 import { chilledRate, slowedDays } from './spoilageRate';

@@ -1,6 +1,6 @@
 import { addDays, type CalendarDate, daysBetween } from '../calendar/calendarDate';
 import { sayPlainDate } from '../calendar/sayDate';
-import { Refusal } from '../refusal';
+import { Refusal } from '../model/refusal';
 import { type KeepingCase, type KeepingState, noteRule, notAfter, setDates } from './keepingState';
 import { refuseCondemned } from './frozenDates';
 import { frozenLife } from './frozenLife';

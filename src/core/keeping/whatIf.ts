@@ -1,6 +1,6 @@
 import { addDays, type CalendarDate } from '../calendar/calendarDate';
 import type { Food } from '../model/food';
-import { Refusal } from '../refusal';
+import { Refusal } from '../model/refusal';
 import type { HistoryEvent, KeepingConditions } from '../model/history';
 import { judgeKeeping, type Keeping } from './judgeKeeping';
 

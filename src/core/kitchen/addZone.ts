@@ -1,4 +1,4 @@
-import { Refusal } from '../refusal';
+import { Refusal } from '../model/refusal';
 import { nestedIn, overlapOf, roomIn, roomOf } from './boxes';
 import { zoneIn } from './changeZone';
 import { faultOf } from './checkDrawing';

@@ -1,4 +1,4 @@
-import { Refusal } from '../refusal';
+import { Refusal } from '../model/refusal';
 import { faultOf } from './checkDrawing';
 import { type ApplianceDrawing, AXES, type Axis, type DrawnZone } from '../model/drawing';
 import { overlapAlong, siblingsOf } from './boxes';

@@ -1,6 +1,6 @@
 import { refusal } from '../../../tests/fixtures/refusal';
 import fc from 'fast-check';
-import { Refusal } from '../refusal';
+import { Refusal } from '../model/refusal';
 import { addZone } from './addZone';
 import { assumedCelsius } from './assumedCelsius';
 import { ownLitres } from './boxes';

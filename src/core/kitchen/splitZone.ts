@@ -1,4 +1,4 @@
-import { Refusal } from '../refusal';
+import { Refusal } from '../model/refusal';
 import { zoneIn } from './changeZone';
 import { freeName } from './addZone';
 import { type ApplianceDrawing, type Axis, LEAST_MM, snap, SNAP_MM } from '../model/drawing';

@@ -4,7 +4,7 @@ import type { Food } from '../model/food';
 import type { HistoryEvent } from '../model/history';
 import { isStart, START_WORDS } from '../keeping/startDates';
 import { judgeKeeping } from '../keeping/judgeKeeping';
-import { conditionsOf } from '../ledger/package/judgePackage';
+import { conditionsOf } from '../ledger/package/conditionsOf';
 import type { Package } from '../model/package';
 import { sayAmount } from '../units/sayAmount';
 import { type Standing, thenDo } from './thenDo';

@@ -2,8 +2,8 @@ import { refusal } from '../../../tests/fixtures/refusal';
 import { LINE, Store } from '../../../tests/fixtures/memoryStore';
 import { newAppliance } from '../kitchen/newAppliance';
 import type { ApplianceDrawing } from '../model/drawing';
-import type { Container } from '../packaging/container';
-import { StaleSetting } from '../model/world';
+import type { Container } from '../model/container';
+import { StaleSetting } from '../model/stale';
 
 let count = 0;
 const newId = (): string => `d${count++}`;

@@ -2,7 +2,7 @@ import { haulLine } from '../../../tests/fixtures/haulLine';
 import { Store } from '../../../tests/fixtures/memoryStore';
 import { refusal } from '../../../tests/fixtures/refusal';
 import type { HaulLine } from '../model/haul';
-import { StaleSetting } from '../model/world';
+import { StaleSetting } from '../model/stale';
 
 const NOON = '2026-11-25T12:00:00.000Z';
 const HALF_PAST = '2026-11-25T12:30:00.000Z';

@@ -1,7 +1,7 @@
 import { food } from '../../../tests/fixtures/reference';
 import { Store } from '../../../tests/fixtures/memoryStore';
 import { askOn, nearOn, USUAL_LEAD } from '../firstout/askOn';
-import { NO_WISH } from '../foods/wish';
+import { NO_WISH } from '../model/wish';
 import type { Package } from '../model/package';
 import { passedUnanswered } from './package/settlePassing';
 

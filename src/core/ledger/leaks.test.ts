@@ -1,7 +1,7 @@
 import { haulLine } from '../../../tests/fixtures/haulLine';
 import { Store } from '../../../tests/fixtures/memoryStore';
 import { refusal } from '../../../tests/fixtures/refusal';
-import { NO_WISH } from '../foods/wish';
+import { NO_WISH } from '../model/wish';
 import { labelText } from '../labels/labelText';
 import type { Package } from '../model/package';
 import { food } from '../../../tests/fixtures/reference';

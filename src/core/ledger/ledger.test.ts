@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { LINE, Store } from '../../../tests/fixtures/memoryStore';
 import { firstOutKey } from '../firstout/firstOutKey';
-import { StaleVersion } from '../model/world';
+import { StaleVersion } from '../model/stale';
 
 const rule = (name: string): Error => expect.objectContaining({ rule: name }) as Error;
 

@@ -1,6 +1,6 @@
 import type { CalendarDate } from '../calendar/calendarDate';
 import type { HistoryEvent, PackageState, PrintedDate, TrailLine, Wrap } from './history';
-import type { Answer } from '../firstout/askOn';
+import type { Answer } from './answer';
 import type { DrawnZone } from './drawing';
 import type { AmountUnit } from '../units/sayAmount';
 import type { Form } from './intakeLine';

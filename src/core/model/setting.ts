@@ -1,9 +1,9 @@
 import type { CalendarDate } from '../calendar/calendarDate';
 import type { Food } from './food';
-import type { Wish } from '../foods/wish';
+import type { Wish } from './wish';
 import type { ApplianceDrawing } from './drawing';
 import type { Haul, HaulLine, LearnedCode } from './haul';
-import type { Container } from '../packaging/container';
+import type { Container } from './container';
 import type { Caution } from './history';
 
 /** What a household decides for itself. */

@@ -1,11 +1,10 @@
 import type { CalendarDate } from '../calendar/calendarDate';
 import type { Food } from './food';
 import type { ApplianceDrawing } from './drawing';
-import type { Container } from '../packaging/container';
+import type { Container } from './container';
 import type { Caution } from './history';
-import { Refusal } from '../refusal';
 import type { Haul, HaulLine, LearnedCode } from './haul';
-import type { Wish } from '../foods/wish';
+import type { Wish } from './wish';
 import type { Package, Zone } from './package';
 import type { HouseholdSettings, Job, Measured } from './setting';
 
@@ -60,37 +59,4 @@ export interface World {
   newId(): string;
   newCode(): string;
   newKey(): string;
-}
-
-/** Somebody changed the package since the cook saw it. */
-export class StaleVersion extends Error {
-  constructor(readonly present: Package) {
-    super(`package ${present.code} is at version ${present.version}`);
-    this.name = 'StaleVersion';
-  }
-}
-
-/** Somebody changed a drawing, or a line of a haul, since the cook saw it. */
-export class StaleSetting extends Error {
-  constructor(what: string) {
-    super(`${what} has changed`);
-    this.name = 'StaleSetting';
-  }
-}
-
-/**
- * The package of a command, present and at the version the cook saw.
- *
- * @throws Refusal `gone` when it is not in the store any more
- * @throws StaleVersion when its version is another one
- */
-export function presentPackage(world: World, id: string, version: number): Package {
-  const found = world.package(id);
-  if (found.version !== version) throw new StaleVersion(found);
-  if (found.gone)
-    throw new Refusal(
-      'gone',
-      `${found.code} is not in the store any more (${found.gone.how} ${found.gone.on}).`,
-    );
-  return found;
 }

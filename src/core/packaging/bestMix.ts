@@ -1,4 +1,4 @@
-import type { Container } from './container';
+import type { Container } from '../model/container';
 import { type Arrangement, type FitZone, posesOf, fitContainer, roomForHand } from './fit';
 
 /** A column of one kind, one container wide, as deep and high as it goes. */

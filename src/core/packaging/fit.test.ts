@@ -4,7 +4,8 @@ import { addZone } from '../kitchen/addZone';
 import { changeZone, zoneIn } from '../kitchen/changeZone';
 import { liftsTo } from '../kitchen/liftsTo';
 import { bestMix } from './bestMix';
-import { checkContainer, type Container } from './container';
+import { checkContainer } from './checkContainer';
+import { type Container } from '../model/container';
 import { fitContainer, type FitZone, mayStandOn, whyNot } from './fit';
 
 const TUB: Container = {

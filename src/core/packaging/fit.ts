@@ -1,5 +1,5 @@
 import type { ZoneKind } from '../model/drawing';
-import type { Container } from './container';
+import type { Container } from '../model/container';
 
 /** Room for a hand where something must be gripped, mm (RULES 3). */
 export const HAND_MM = 40;

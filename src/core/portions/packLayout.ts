@@ -1,5 +1,5 @@
 import type { Food } from '../model/food';
-import type { Container } from '../packaging/container';
+import type { Container } from '../model/container';
 import { fillLine } from '../packaging/fillLine';
 import type { PackageShape } from '../thermal/bodyOfShape';
 import { isWholeBird } from '../thermal/thermalFood';

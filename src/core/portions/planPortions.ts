@@ -1,5 +1,5 @@
 import type { Food } from '../model/food';
-import { Refusal } from '../refusal';
+import { Refusal } from '../model/refusal';
 import { packCount, type PortionPlan } from './packCount';
 import { sharePrice } from './sharePrice';
 import { splitEvenly } from './splitEvenly';

@@ -1,5 +1,4 @@
-import type { CutRequest } from './cutForecast';
-import { DRAWS } from './cutForecast';
+import { type CutRequest, DRAWS } from './cutForecast';
 import { seededNormals } from './seededNormals';
 import { warmUp } from './warmUp';
 import { weightedQuantiles } from './weights';

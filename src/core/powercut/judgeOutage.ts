@@ -1,4 +1,4 @@
-import { Refusal } from '../refusal';
+import { Refusal } from '../model/refusal';
 import { cutTimes } from './airDuringCut';
 import { judgeFreezerItem } from './judgeFreezerItem';
 import { judgeFridgeItem } from './judgeFridgeItem';

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { classes, outageClass } from '../../../tests/fixtures/reference';
-import { Refusal } from '../refusal';
+import { Refusal } from '../model/refusal';
 import { airDuringCut, coversCut, cutTimes, hoursAbove } from './airDuringCut';
 import { judgeOutage } from './judgeOutage';
 import { isControlled, type OutageVerdict } from '../model/outageClass';

@@ -1,4 +1,4 @@
-import { Refusal } from '../refusal';
+import { Refusal } from '../model/refusal';
 import { brickFactor, firstEdge, secondEdge } from './shapeFactor';
 
 /** A package's shape; a dimension may be left out where mass and density give it. Millimetres. */

@@ -1,4 +1,4 @@
-import { Refusal } from '../refusal';
+import { Refusal } from '../model/refusal';
 import { bodyOfShape, type PackageShape } from './bodyOfShape';
 import type { ThermalFood } from './foodProperties';
 import type { HeatMedium } from './heatMedia';

@@ -1,6 +1,13 @@
 import Joi from 'joi';
 import { ZONE_KINDS } from '@/core/model/drawing';
-import type { PlacedFood, PlacingPackage, PlacingZone } from '@/core/placement/placing';
+import {
+  type PlacedFood,
+  type PlacingPackage,
+  type PlacingZone,
+  isExposed,
+  isFreezerZone,
+  isRaw,
+} from '@/core/placement/placing';
 import { whatHelps } from '@/core/placement/whatHelps';
 import { solveProgram } from './solver';
 import { hardFault } from '@/core/placement/hardRules';
@@ -14,7 +21,6 @@ import {
   refusalOf,
   worthOf,
 } from '@/core/placement/placementModel';
-import { isExposed, isFreezerZone, isRaw } from '@/core/placement/placing';
 import { softScore } from '@/core/placement/softScore';
 import { foodNamed, ourHousehold, referenceOf } from '../household/household';
 import { Problem } from '../door/problem';

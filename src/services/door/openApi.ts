@@ -1,9 +1,8 @@
 import type Joi from 'joi';
 import convert from 'joi-to-swagger';
-import { COMMAND_TYPES } from '@/core/model/command';
 import { allocationSchema } from '../calculators/allocation';
 import { placementSchema } from '../calculators/placement';
-import { commandSchemas } from './readCommands';
+import { DOOR } from './readCommands';
 import { cutForecastSchema } from '../outage/cutForecast';
 import { keepingSchema, portionsSchema } from '../calculators/estimates';
 import { freezeSchema, thawSchema } from '../calculators/heat';
@@ -79,7 +78,7 @@ function swagger(schema: Joi.Schema): unknown {
 
 /** The API's description, made from the same Joi schemas that check the requests. */
 export function openApi() {
-  const command = { oneOf: COMMAND_TYPES.map((type) => swagger(commandSchemas[type])) };
+  const command = { oneOf: [...DOOR.values()].map(({ schema }) => swagger(schema)) };
   return {
     openapi: '3.0.3',
     info: {

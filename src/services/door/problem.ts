@@ -1,5 +1,5 @@
-import { StaleSetting, StaleVersion } from '@/core/model/world';
-import { Refusal } from '@/core/refusal';
+import { StaleSetting, StaleVersion } from '@/core/model/stale';
+import { Refusal } from '@/core/model/refusal';
 import { DatabaseGone } from '@/store/database';
 
 export interface FieldFault {

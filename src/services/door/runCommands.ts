@@ -1,7 +1,6 @@
 import { createHash } from 'node:crypto';
-import type { Command } from '@/core/model/command';
-import { type Decision, decide } from '@/core/ledger/decide';
-import { sayPackSizes } from '@/core/portions/sayPackSizes';
+import type { Told } from '@/core/model/command';
+import { decide, sayDecision } from '@/core/ledger/decide';
 import { type Sql, transaction } from '@/store/database';
 import { type Household, lockHousehold } from '@/store/households';
 import {
@@ -16,7 +15,7 @@ import { now } from './clock';
 import { loadReference, ourHousehold, type Reference, referenceOf } from '../household/household';
 import { Problem } from './problem';
 import { applyDecision } from './applyDecision';
-import { readCommands } from './readCommands';
+import { type ReadCommand, readCommands } from './readCommands';
 import { loadWorld } from './loadWorld';
 
 /** What a command answers, now and whenever it is repeated. */
@@ -30,47 +29,9 @@ export interface CommandAnswer {
 /** A clock that goes back less is an ordinary correction. */
 const NOTED_BACK_MS = 60_000;
 
-function digestOf(command: Command): string {
+function digestOf(command: Told): string {
   const { at: _at, ...body } = command;
   return createHash('sha256').update(JSON.stringify(body)).digest('hex');
-}
-
-/** "Labelled 7 of Mutton mince, 1 of Eggs." */
-function sayPacked({ events, lots }: Decision): string {
-  const told = lots.slice(0, 5).map((lot) => {
-    const mine = events.filter(({ after }) => after.lotId === lot.id);
-    const out = mine.some(({ after }) => after.gone !== null);
-    const called = mine[0]?.after.called ?? '';
-    return out ? `threw out ${called}` : `${mine.length} of ${called}`;
-  });
-  return `Labelled ${told.join(', ')}${lots.length > told.length ? ` and ${lots.length - told.length} more lines` : ''}.`;
-}
-
-function sayDecision(command: Command, decision: Decision): string {
-  const { events, lots, settings } = decision;
-  if (command.type === 'haul.pack') return sayPacked(decision);
-  if (command.type === 'haul.away' && decision.events.length > 1)
-    return `Put away ${decision.events.length} packages.`;
-  const [set] = settings;
-  if (set) return set.says;
-  const [first] = events;
-  if (!first) return 'Nothing changed.';
-  if (command.type === 'stock.take' && events.length > 1) {
-    return events.map(({ says }, at) => (at === 0 ? says : says.replace(/^Took /, ''))).join(' ');
-  }
-  if (command.type === 'package.cook' && lots[0]) {
-    return `${first.says} It became ${lots[0].amount} ${lots[0].unit} of ${events.at(-1)?.after.called ?? ''}.`;
-  }
-  if (command.type === 'figures.renew' && events.length > 1)
-    return `${events.length} packages are dated earlier: stricter figures came with this version.`;
-  if (command.type !== 'haul.store') return first.says;
-  const told = lots.slice(0, 6).map((lot) => {
-    const packs = events.filter(({ after }) => after.lotId === lot.id);
-    const called = packs[0]?.after.called ?? '';
-    const size = sayPackSizes(lot.amount, packs.length, lot.unit);
-    return `${called} ${packs.length > 1 ? `${packs.length} × ` : ''}${size}`;
-  });
-  return `Stored ${told.join(', ')}${lots.length > 6 ? ` and ${lots.length - 6} more` : ''}.`;
 }
 
 /**
@@ -95,7 +56,7 @@ function recordedAfter(at: string, last: string | null): { recordedAt: string; n
 const LONG_BACK_MS = 86_400_000;
 
 /** Nothing happened before the household was there. @throws Problem 422 */
-async function refuseBeforeAll(db: Sql, { at }: Command, householdId: number): Promise<void> {
+async function refuseBeforeAll(db: Sql, { at }: Told, householdId: number): Promise<void> {
   if (Date.parse(at) > Date.parse(now()) - LONG_BACK_MS) return;
   const first = await readFirstAt(db, householdId);
   if (first !== null && at >= first) return;
@@ -106,10 +67,11 @@ async function refuseBeforeAll(db: Sql, { at }: Command, householdId: number): P
 
 async function runOne(
   db: Sql,
-  command: Command,
+  read: ReadCommand,
   household: Household,
   reference: Reference,
 ): Promise<CommandAnswer> {
+  const { kind, command } = read;
   await refuseBeforeAll(db, command, household.id);
   const recorded = recordedAfter(now(), await readLastRecorded(db, household.id));
   const claimed = await claimCommand(db, household.id, {
@@ -120,13 +82,13 @@ async function runOne(
     ...recorded,
   });
   if (!claimed) throw new Problem(409, 'id-used', 'This command id was used for something else.');
-  const { world, past } = await loadWorld(db, command, household, reference);
-  const decision = decide(command, world, past);
+  const { world, past } = await loadWorld(db, read, household, reference);
+  const decision = decide(kind, command, world, past);
   await applyDecision(db, command, household.id, decision, world);
   const answer: CommandAnswer = {
     id: command.id,
     type: command.type,
-    says: sayDecision(command, decision),
+    says: sayDecision(kind, command, decision),
     packages: decision.events.map(({ after }) => ({
       id: after.id,
       code: after.code,
@@ -134,14 +96,14 @@ async function runOne(
       here: after.gone === null,
     })),
   };
-  const undoes = command.type === 'ledger.undo' ? command.command : null;
+  const undoes = kind.pastOf?.(command) ?? null;
   await finishCommand(db, household.id, command.id, answer.says, undoes, answer);
   if (undoes !== null) await markUndone(db, household.id, undoes, command.id);
   return answer;
 }
 
 /** What a command answered when it was run before; `null`: it was not. @throws Problem 409 when its id carried another one */
-async function answeredBefore(db: Sql, command: Command, householdId: number): Promise<CommandAnswer | null> {
+async function answeredBefore(db: Sql, command: Told, householdId: number): Promise<CommandAnswer | null> {
   const known = await readAnswer(db, householdId, command.id);
   if (known === null) return null;
   if (known.digest !== digestOf(command)) {
@@ -157,15 +119,15 @@ async function answeredBefore(db: Sql, command: Command, householdId: number): P
  */
 export async function runLocked(
   db: Sql,
-  commands: readonly Command[],
+  commands: readonly ReadCommand[],
   householdId: number,
 ): Promise<CommandAnswer[]> {
   const answers: CommandAnswer[] = [];
   let begun: string | null = null;
-  for (const command of commands) {
+  for (const read of commands) {
     const household = await lockHousehold(db, householdId);
     if (!household) throw new Problem(404, 'no-household', 'This household is not there any more.');
-    const before = await answeredBefore(db, command, householdId);
+    const before = await answeredBefore(db, read.command, householdId);
     if (before) {
       answers.push(before);
       continue;
@@ -174,7 +136,7 @@ export async function runLocked(
     // What this transaction itself has set is nobody else's to keep: it may still be rolled back.
     const own = household.figures !== begun;
     const reference = await (own ? loadReference(db, household.id) : referenceOf(household, db));
-    answers.push(await runOne(db, command, household, reference));
+    answers.push(await runOne(db, read, household, reference));
   }
   return answers;
 }

@@ -4,7 +4,7 @@ import { type LabelText, labelText } from '@/core/labels/labelText';
 import { tapeWords } from '@/core/labels/tapeWords';
 import { asFrozen } from '@/core/ledger/package/asFrozen';
 import type { Package } from '@/core/model/package';
-import type { Container } from '@/core/packaging/container';
+import type { Container } from '@/core/model/container';
 import { type AmountUnit, sayAmount } from '@/core/units/sayAmount';
 import { sql } from '@/store/database';
 import { readContainers } from '@/store/containers';

@@ -2,7 +2,7 @@ import { daysBetween } from '@/core/calendar/calendarDate';
 import type { Food } from '@/core/model/food';
 import type { HaulLine, HaulPart } from '@/core/model/haul';
 import type { Package } from '@/core/model/package';
-import type { Container } from '@/core/packaging/container';
+import type { Container } from '@/core/model/container';
 import { packedLitres } from '@/core/packaging/packedLitres';
 import type { PlacingPackage } from '@/core/placement/placing';
 import { gramsOf, packLayout, type PackLayout } from '@/core/portions/packLayout';

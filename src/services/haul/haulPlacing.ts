@@ -1,4 +1,4 @@
-import type { Container } from '@/core/packaging/container';
+import type { Container } from '@/core/model/container';
 import type { KitchenZone, LyingPackage } from '@/core/placement/lyingPackage';
 import type { PlacedFood } from '@/core/placement/placing';
 import { type HaulGroup, somePacks, toPlacing } from './haulGroups';

@@ -1,4 +1,4 @@
-import type { Container } from '@/core/packaging/container';
+import type { Container } from '@/core/model/container';
 import { type FreezingPack, spreadFreezing } from '@/core/portions/spreadFreezing';
 import { sayAmount } from '@/core/units/sayAmount';
 import { gramsIn, layoutOf, somePacks } from './haulGroups';

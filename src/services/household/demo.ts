@@ -14,7 +14,7 @@ import {
   type ZoneKind,
 } from '@/core/model/drawing';
 import type { Job } from '@/core/model/setting';
-import type { Container } from '@/core/packaging/container';
+import type { Container } from '@/core/model/container';
 import { parseQuickLine } from '@/core/quickline/parseQuickLine';
 import type { QuickVocabulary } from '@/core/quickline/quickLine';
 import { alone, sql, transaction } from '@/store/database';
@@ -25,7 +25,7 @@ import { putMeasured } from '@/store/readings';
 import { readStock } from '@/store/packages';
 import { putJob } from '@/store/jobs';
 import { todayIn } from '../door/clock';
-import { drawIn } from '../door/applyDecision';
+import { drawIn } from '../door/putSetting';
 import { newFeedKey } from '../door/loadWorld';
 import { runCommands } from '../door/runCommands';
 import { readVocabulary } from './foods';

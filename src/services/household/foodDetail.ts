@@ -1,4 +1,5 @@
-import { referenceFigure, NO_WISH, type Wish, WISHES, type WishKey } from '@/core/foods/wish';
+import { referenceFigure } from '@/core/foods/wish';
+import { NO_WISH, type Wish, WISHES, type WishKey } from '@/core/model/wish';
 import type { Food } from '@/core/model/food';
 import { nearestFoods } from '@/core/foods/findFood';
 import { sql } from '@/store/database';

@@ -4,8 +4,12 @@ import { sql } from '@/store/database';
 import { readLedger } from '@/store/ledger';
 import { todayIn } from '../door/clock';
 import { ourHousehold } from './household';
+import { DOOR } from '../door/readCommands';
 import { Problem } from '../door/problem';
 import { countPassedUnanswered } from '../today/today';
+
+/** Small steps that the ledger's list does not show one by one. */
+const UNLISTED = [...DOOR.values()].filter(({ kind }) => kind.unlisted).map(({ kind }) => kind.type);
 
 export interface LedgerLine {
   id: string;
@@ -45,6 +49,7 @@ export async function readLedgerPage(query: {
     household.id,
     recordedAt && id ? { recordedAt, id } : null,
     limit + 1,
+    UNLISTED,
   );
   const page = entries.slice(0, limit);
   const last = page.at(-1);

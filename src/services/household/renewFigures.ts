@@ -1,6 +1,7 @@
 import { createHash } from 'node:crypto';
 import { v4 as newUuid } from 'uuid';
 import { decide } from '@/core/ledger/decide';
+import { renewFiguresCommand as kind } from '@/core/ledger/household/renewFigures';
 import { sql, transaction } from '@/store/database';
 import { putReferenceDigest, readReferenceDigest } from '@/store/foods';
 import { lockHousehold, readHouseholdIds } from '@/store/households';
@@ -21,10 +22,10 @@ async function renewOne(householdId: number, digest: string): Promise<boolean> {
     if (!household) return false;
     // Another server copy may have done it while this one waited for the lock.
     if ((await readReferenceDigest(db, mark)) === digest) return false;
-    const command = { id: newUuid(), type: 'figures.renew', at: now() } as const;
-    const { world } = await loadWorld(db, command, household, await referenceOf(household, db));
-    const earlier = decide(command, world, null).events.length > 0;
-    if (earlier) await runLocked(db, [command], householdId);
+    const renewing = { kind, command: { id: newUuid(), type: kind.type, at: now() } };
+    const { world } = await loadWorld(db, renewing, household, await referenceOf(household, db));
+    const earlier = decide(kind, renewing.command, world, null).events.length > 0;
+    if (earlier) await runLocked(db, [renewing], householdId);
     await putReferenceDigest(db, mark, digest);
     return earlier;
   });

@@ -4,7 +4,7 @@ import { putFeedKey, readHousehold, readWithoutFeed } from '@/store/households';
 import { readKitchen } from '@/store/kitchens';
 import { putPackage } from '@/store/packages';
 import { readUnmeasured, renewZoneFill } from '@/store/zoneFill';
-import { NO_WISH } from '@/core/foods/wish';
+import { NO_WISH } from '@/core/model/wish';
 import { toStored } from '../door/applyDecision';
 import { newFeedKey } from '../door/loadWorld';
 import { loadReference } from './household';

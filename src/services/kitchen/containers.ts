@@ -1,5 +1,5 @@
 import type { ZoneKind } from '@/core/model/drawing';
-import type { Container } from '@/core/packaging/container';
+import type { Container } from '@/core/model/container';
 import { sql } from '@/store/database';
 import { readContainers } from '@/store/containers';
 import { viewContext } from '../household/context';

@@ -1,7 +1,8 @@
 import { daysBetween } from '@/core/calendar/calendarDate';
 import { sayDueDate, sayFullDate } from '@/core/calendar/sayDate';
 import { type ChoiceKind, whatIf } from '@/core/keeping/whatIf';
-import { conditionsOf, counterOf } from '@/core/ledger/package/judgePackage';
+import { conditionsOf } from '@/core/ledger/package/conditionsOf';
+import { counterOf } from '@/core/ledger/package/judgePackage';
 import type { Package } from '@/core/model/package';
 import { sql } from '@/store/database';
 import { readPackageByCode } from '@/store/packages';

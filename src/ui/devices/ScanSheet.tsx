@@ -6,7 +6,7 @@ import type { HaulLine, LearnedCode } from '@/core/model/haul';
 import { parseQuickLine } from '@/core/quickline/parseQuickLine';
 import { plainLine } from '@/core/quickline/plainLine';
 import { sayAmount } from '@/core/units/sayAmount';
-import { useDoor } from '../door/DoorProvider';
+import { useDoor } from '../door/useDoor';
 import { Sheet } from '../door/Sheet';
 import { DoorError, fetchJson } from '../door/sendCommand';
 import type { KnownVocabulary } from '../quickline/useVocabulary';

@@ -2,19 +2,11 @@
 
 import dynamic from 'next/dynamic';
 import { useRouter } from 'next/navigation';
-import {
-  createContext,
-  type ReactNode,
-  useCallback,
-  useContext,
-  useMemo,
-  useRef,
-  useState,
-  useTransition,
-} from 'react';
+import { type ReactNode, useCallback, useMemo, useRef, useState, useTransition } from 'react';
 import { type SecondLook, secondLook } from './secondLook';
-import { type DoorAnswer, DoorError, type NewCommand, sendCommands } from './sendCommand';
+import { DoorError, type NewCommand, sendCommands } from './sendCommand';
 import { Toasts, type Toast } from './Toasts';
+import { type Door, DoorContext } from './useDoor';
 
 const PackageSheet = dynamic(() => import('../package/PackageSheet').then((module) => module.PackageSheet));
 const ZoneSheet = dynamic(() => import('../map/ZoneSheet').then((module) => module.ZoneSheet));
@@ -29,26 +21,6 @@ type Open =
   | { kind: 'labels'; codes: string[] }
   | { kind: 'trail'; code: string; full: string }
   | null;
-
-interface Door {
-  /** Sends commands, tells the result with an undo, refreshes the view. Resolves to `null` when they were refused. */
-  act(...commands: NewCommand[]): Promise<DoorAnswer[] | null>;
-  tell(text: string, kind?: 'done' | 'error'): void;
-  showPackage(code: string): void;
-  showZone(id: string, name: string): void;
-  showLabels(codes: string[]): void;
-  showTrail(code: string, full: string): void;
-  busy: boolean;
-}
-
-const DoorContext = createContext<Door | null>(null);
-
-/** The client side of the one door for change. */
-export function useDoor(): Door {
-  const door = useContext(DoorContext);
-  if (!door) throw new Error('useDoor needs a DoorProvider above it');
-  return door;
-}
 
 const TOAST_MS = 14_000;
 

@@ -2,7 +2,7 @@
 
 import { X } from 'lucide-react';
 import { usePathname } from 'next/navigation';
-import { useDoor } from './DoorProvider';
+import { useDoor } from './useDoor';
 
 export interface Toast {
   id: number;

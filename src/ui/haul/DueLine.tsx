@@ -9,7 +9,7 @@ import { coldOf, warmthOf } from '@/core/ledger/package/judgePackage';
 import { type HistoryEvent, USUAL_CONDITIONS } from '@/core/model/history';
 import { judgeKeeping, type Keeping } from '@/core/keeping/judgeKeeping';
 import { packingOf } from '@/core/portions/packing';
-import { Refusal } from '@/core/refusal';
+import { Refusal } from '@/core/model/refusal';
 import type { KnownVocabulary } from '../quickline/useVocabulary';
 
 /** The dates a part would get if it were packed and put away now, by the same engine as behind the door. */

@@ -9,7 +9,7 @@ import type { HaulView } from '@/services/haul/haul';
 import type { HaulPlacesView } from '@/services/haul/haulPlaces';
 import { ScanSheet } from '../devices/ScanSheet';
 import { usePrinter } from '../devices/usePrinter';
-import { useDoor } from '../door/DoorProvider';
+import { useDoor } from '../door/useDoor';
 import { sendCommands } from '../door/sendCommand';
 import { useVocabulary } from '../quickline/useVocabulary';
 import { datedByTurn } from './datedByTurn';

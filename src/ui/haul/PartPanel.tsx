@@ -4,7 +4,7 @@ import { Minus, Plus } from 'lucide-react';
 import type { Food } from '@/core/model/food';
 import { GOALS, type Goal, type HaulLine, type HaulPart } from '@/core/model/haul';
 import { usualPacking } from '@/core/haul/planLine';
-import type { Container } from '@/core/packaging/container';
+import type { Container } from '@/core/model/container';
 import { packingOf, packingsFor } from '@/core/portions/packing';
 import { packLayout } from '@/core/portions/packLayout';
 import { GOAL_WORDS, saySizes } from './benchWords';

@@ -9,7 +9,7 @@ import { lookAgainDays, sayPreparation } from '@/core/haul/preparation';
 import type { ApplianceView } from '@/services/kitchen/drawing';
 import type { HaulView } from '@/services/haul/haul';
 import type { PlaceView } from '@/services/haul/haulPlaces';
-import { useDoor } from '../door/DoorProvider';
+import { useDoor } from '../door/useDoor';
 import type { NewCommand } from '../door/sendCommand';
 import { StrandedPlace } from './StrandedPlace';
 import { MiniKitchen } from './MiniKitchen';

@@ -3,7 +3,7 @@
 import { useState } from 'react';
 import { v4 as newUuid } from 'uuid';
 import type { HaulView } from '@/services/haul/haul';
-import { useDoor } from '../door/DoorProvider';
+import { useDoor } from '../door/useDoor';
 
 const KINDS = [
   ['shop', 'Shop'],

@@ -5,7 +5,7 @@ import type { Haul, HaulLine } from '@/core/model/haul';
 import type { Strip } from '@/devices/labelPrinter';
 import type { HaulView } from '@/services/haul/haul';
 import type { PlaceView } from '@/services/haul/haulPlaces';
-import { useDoor } from '../door/DoorProvider';
+import { useDoor } from '../door/useDoor';
 import { DoorError, fetchJson, sendCommands } from '../door/sendCommand';
 import type { KnownVocabulary } from '../quickline/useVocabulary';
 import { datedByTurn } from './datedByTurn';

@@ -4,7 +4,7 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 import type { HaulLine } from '@/core/model/haul';
 import type { HaulView } from '@/services/haul/haul';
 import type { HaulPlacesView } from '@/services/haul/haulPlaces';
-import { useDoor } from '../door/DoorProvider';
+import { useDoor } from '../door/useDoor';
 import { DoorError, fetchJson, sendCommands } from '../door/sendCommand';
 
 const SAVE_MS = 350;

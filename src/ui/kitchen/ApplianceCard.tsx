@@ -4,7 +4,7 @@ import Link from 'next/link';
 import { useState } from 'react';
 import type { AppliancePlan, ZonePlan } from '@/services/kitchen/kitchenPlan';
 import { sayAmount } from '@/core/units/sayAmount';
-import { useDoor } from '../door/DoorProvider';
+import { useDoor } from '../door/useDoor';
 import { RehomeSheet } from './draw/RehomeSheet';
 import { ThermometerForm } from './ThermometerForm';
 

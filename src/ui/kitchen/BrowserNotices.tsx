@@ -1,7 +1,7 @@
 'use client';
 
 import { useState, useSyncExternalStore } from 'react';
-import { useDoor } from '../door/DoorProvider';
+import { useDoor } from '../door/useDoor';
 import { readNoticeSetting, writeNoticeSetting } from '../shell/noticeSetting';
 
 /** Asks the browser for leave to tell heads-ups, and takes it back. */

@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import { useDoor } from '../door/DoorProvider';
+import { useDoor } from '../door/useDoor';
 import { BrowserNotices } from './BrowserNotices';
 
 /** Where heads-ups go besides Today: the calendar's secret address, the morning slip, this browser. */

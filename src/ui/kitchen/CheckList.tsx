@@ -1,7 +1,7 @@
 'use client';
 
 import type { FindingView } from '@/services/kitchen/kitchenCheck';
-import { useDoor } from '../door/DoorProvider';
+import { useDoor } from '../door/useDoor';
 
 /** What is wrong in the kitchen, the gravest first, each with why and one button. */
 export function CheckList({ findings }: { findings: FindingView[] }) {

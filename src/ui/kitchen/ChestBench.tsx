@@ -1,7 +1,7 @@
 'use client';
 
 import type { ChestView } from '@/services/kitchen/chestPlan';
-import { useDoor } from '../door/DoorProvider';
+import { useDoor } from '../door/useDoor';
 import { ChestLook } from './ChestLook';
 
 /** A chest: how many lifts each zone costs, and the plan that keeps them lowest. */

@@ -3,7 +3,7 @@
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { FoodDetail } from '@/services/household/foodDetail';
-import { useDoor } from '../door/DoorProvider';
+import { useDoor } from '../door/useDoor';
 
 /** A food of the household's own, made from a near one. What it is made of comes along; wishes can be added after. */
 export function CopyFoodForm({ detail: { food } }: { detail: FoodDetail }) {

@@ -1,7 +1,7 @@
 'use client';
 
 import type { FoodDetail } from '@/services/household/foodDetail';
-import { useDoor } from '../door/DoorProvider';
+import { useDoor } from '../door/useDoor';
 import { DateButton } from '../package/DateButton';
 import { sayPackage } from '../package/sayPackage';
 import { Tape } from '../tape/Tape';

@@ -2,7 +2,7 @@
 
 import { useState } from 'react';
 import type { HouseholdView } from '@/services/household/householdView';
-import { useDoor } from '../door/DoorProvider';
+import { useDoor } from '../door/useDoor';
 import { Choice } from '../forms/Choice';
 import { NumberField } from '../forms/NumberField';
 

@@ -6,7 +6,7 @@ import { CSS } from '@dnd-kit/utilities';
 import { GripVertical, Plus } from 'lucide-react';
 import Link from 'next/link';
 import type { AppliancePlan } from '@/services/kitchen/kitchenPlan';
-import { useDoor } from '../door/DoorProvider';
+import { useDoor } from '../door/useDoor';
 import { panelsOf, paperOf, zonesOnPaper } from './draw/panels';
 
 const HIGH_PX = 250;

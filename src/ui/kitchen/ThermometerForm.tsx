@@ -4,7 +4,7 @@ import { Popover, PopoverButton, PopoverPanel } from '@headlessui/react';
 import { useId, useState } from 'react';
 import type { ZonePlan } from '@/services/kitchen/kitchenPlan';
 import { ThermometerPanel } from '../devices/ThermometerPanel';
-import { useDoor } from '../door/DoorProvider';
+import { useDoor } from '../door/useDoor';
 
 const sayCelsius = (celsius: number): string => `${String(celsius).replace('-', '−')}°`;
 

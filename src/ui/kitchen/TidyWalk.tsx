@@ -3,7 +3,7 @@
 import { Check } from 'lucide-react';
 import { useState } from 'react';
 import type { MoveView, StopView } from '@/services/kitchen/kitchenCheck';
-import { useDoor } from '../door/DoorProvider';
+import { useDoor } from '../door/useDoor';
 
 const keyOf = ({ packages }: MoveView): string => packages[0]?.id ?? '';
 

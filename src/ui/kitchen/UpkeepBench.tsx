@@ -5,7 +5,7 @@ import { v4 as newUuid } from 'uuid';
 import { addDays } from '@/core/calendar/calendarDate';
 import { UPKEEP_KINDS } from '@/core/kitchen/jobDue';
 import type { UpkeepView } from '@/services/kitchen/upkeep';
-import { useDoor } from '../door/DoorProvider';
+import { useDoor } from '../door/useDoor';
 import { Choice } from '../forms/Choice';
 import { NumberField } from '../forms/NumberField';
 

@@ -1,9 +1,10 @@
 'use client';
 
 import { useState } from 'react';
-import { NO_WISH, type Wish, WISH_WORDS, WISHES, type WishKey } from '@/core/foods/wish';
+import { NO_WISH, type Wish, WISHES, type WishKey } from '@/core/model/wish';
+import { WISH_WORDS } from '@/core/foods/wish';
 import type { FoodDetail } from '@/services/household/foodDetail';
-import { useDoor } from '../door/DoorProvider';
+import { useDoor } from '../door/useDoor';
 import { NumberField } from '../forms/NumberField';
 
 const MOST: Record<WishKey, number> = {

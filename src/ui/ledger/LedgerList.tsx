@@ -2,7 +2,7 @@
 
 import { useState } from 'react';
 import type { LedgerView } from '@/services/household/ledger';
-import { useDoor } from '../door/DoorProvider';
+import { useDoor } from '../door/useDoor';
 import { fetchJson } from '../door/sendCommand';
 
 /** Everything that happened, newest first; each line can be undone while nothing has changed since. */

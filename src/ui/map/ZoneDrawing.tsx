@@ -1,7 +1,7 @@
 'use client';
 
 import type { ZoneView } from '@/services/kitchen/drawing';
-import { useDoor } from '../door/DoorProvider';
+import { useDoor } from '../door/useDoor';
 import { Tape } from '../tape/Tape';
 
 /** How much room a zone is drawn in. */

@@ -3,7 +3,7 @@
 import { useEffect, useState } from 'react';
 import type { PackageView } from '@/services/stock/packageView';
 import type { StockView } from '@/services/stock/stock';
-import { useDoor } from '../door/DoorProvider';
+import { useDoor } from '../door/useDoor';
 import { fetchJson } from '../door/sendCommand';
 import { Sheet } from '../door/Sheet';
 import { MainAction } from '../package/MainAction';

@@ -2,7 +2,7 @@
 
 import type { Band } from '@/core/keeping/judgeKeeping';
 import type { ApplianceView, ZoneView } from '@/services/kitchen/drawing';
-import { useDoor } from '../door/DoorProvider';
+import { useDoor } from '../door/useDoor';
 
 const PRESSING: Band[] = ['past', 'today', 'soon', 'settled'];
 const MARKS: Record<Band, string> = {

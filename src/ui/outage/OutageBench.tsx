@@ -3,7 +3,7 @@
 import { useEffect, useMemo, useState } from 'react';
 import type { StockVerdict } from '@/services/outage/outage';
 import type { ApplianceView } from '@/services/kitchen/drawing';
-import { useDoor } from '../door/DoorProvider';
+import { useDoor } from '../door/useDoor';
 import { postJson } from '../door/sendCommand';
 import { ApplianceForm } from './ApplianceForm';
 import { beginForm, type CutForm, formFault, type SeenForm, toRequest } from './cutForm';

@@ -3,7 +3,7 @@
 import { useState } from 'react';
 import type { OutageVerdict } from '@/core/model/outageClass';
 import type { StockVerdict } from '@/services/outage/outage';
-import { useDoor } from '../door/DoorProvider';
+import { useDoor } from '../door/useDoor';
 import { Tape } from '../tape/Tape';
 import type { SeenForm } from './cutForm';
 import { SeenButtons } from './SeenButtons';

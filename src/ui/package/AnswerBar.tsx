@@ -7,7 +7,7 @@ import { sayDueDate, sayFullDate } from '@/core/calendar/sayDate';
 import { DISCARD_REASONS, type DiscardReason } from '@/core/model/package';
 import { ANSWER_KEYS, ANSWER_WORDS, type AnswerChoice } from '@/core/firstout/answerChoices';
 import type { HeadsUp } from '@/services/today/headsUp';
-import { useDoor } from '../door/DoorProvider';
+import { useDoor } from '../door/useDoor';
 import type { NewCommand } from '../door/sendCommand';
 import { DISCARD_WORDS } from './discardWords';
 import { ZoneChoice } from './ZoneChoice';

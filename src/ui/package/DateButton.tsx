@@ -1,7 +1,7 @@
 'use client';
 
 import type { PackageView } from '@/services/stock/packageView';
-import { useDoor } from '../door/DoorProvider';
+import { useDoor } from '../door/useDoor';
 
 /** A package's date, which explains itself: opens the trail of rules that made it. */
 export function DateButton({ view }: { view: PackageView }) {

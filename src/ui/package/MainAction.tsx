@@ -1,7 +1,7 @@
 'use client';
 
 import type { PackageView } from '@/services/stock/packageView';
-import { useDoor } from '../door/DoorProvider';
+import { useDoor } from '../door/useDoor';
 
 /** The one thing to do with a package from where it stands: take it; look at it when it is past its best; bin it
  * when it is not for eating. */

@@ -2,7 +2,7 @@
 
 import { useState } from 'react';
 import type { PackageDetail } from '@/services/stock/package';
-import { useDoor } from '../door/DoorProvider';
+import { useDoor } from '../door/useDoor';
 import { PotForm } from './PotForm';
 import { ZoneChoice } from './ZoneChoice';
 

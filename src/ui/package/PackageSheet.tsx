@@ -2,7 +2,7 @@
 
 import { useEffect, useState } from 'react';
 import type { PackageDetail } from '@/services/stock/package';
-import { useDoor } from '../door/DoorProvider';
+import { useDoor } from '../door/useDoor';
 import { fetchJson } from '../door/sendCommand';
 import { Sheet } from '../door/Sheet';
 import { PackageCard } from './PackageCard';

@@ -6,7 +6,7 @@ import { parseQuickLine } from '@/core/quickline/parseQuickLine';
 import { readHalf } from '@/core/quickline/readHalf';
 import { toApiLine } from '@/services/door/apiLine';
 import { isTake, readTake } from '@/core/quickline/readTake';
-import { useDoor } from '../door/DoorProvider';
+import { useDoor } from '../door/useDoor';
 import { onIntakeChange, presentIntake } from '../haul/haulIntake';
 import type { NewCommand } from '../door/sendCommand';
 import { previewLine } from './previewLine';

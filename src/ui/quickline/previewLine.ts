@@ -5,7 +5,7 @@ import type { IntakeLine } from '@/core/model/intakeLine';
 import { storeHaul } from '@/core/ledger/haul/storeHaul';
 import type { StoringWorld } from '@/core/ledger/package/storeLot';
 import { sayPackSizes } from '@/core/portions/sayPackSizes';
-import { Refusal } from '@/core/refusal';
+import { Refusal } from '@/core/model/refusal';
 import type { KnownVocabulary } from './useVocabulary';
 
 /** What storing the line would make: packs in words and the date they would get, or the rule that says no. */

@@ -3,7 +3,7 @@
 import { useEffect, useState } from 'react';
 import type { CounterItem } from '@/services/haul/counter';
 import { sayMinutes } from './sayMinutes';
-import { useDoor } from '../door/DoorProvider';
+import { useDoor } from '../door/useDoor';
 
 /** One thing out of the cold; its minutes run while the page is open. */
 export function CounterChip({ item }: { item: CounterItem }) {

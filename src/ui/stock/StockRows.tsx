@@ -1,7 +1,7 @@
 'use client';
 
 import type { PackageView } from '@/services/stock/packageView';
-import { useDoor } from '../door/DoorProvider';
+import { useDoor } from '../door/useDoor';
 import { DateButton } from '../package/DateButton';
 import { MainAction } from '../package/MainAction';
 import { sayPackage } from '../package/sayPackage';

@@ -4,7 +4,7 @@ import { useRouter, useSearchParams } from 'next/navigation';
 import { useMemo, useRef, useState, useTransition } from 'react';
 import type { PackageView } from '@/services/stock/packageView';
 import type { StockView } from '@/services/stock/stock';
-import { useDoor } from '../door/DoorProvider';
+import { useDoor } from '../door/useDoor';
 import { fetchJson } from '../door/sendCommand';
 import { Choice } from '../forms/Choice';
 import { beginLine } from '../quickline/beginLine';

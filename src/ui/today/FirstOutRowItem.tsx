@@ -3,7 +3,7 @@
 import { useEffect, useRef, useState } from 'react';
 import type { FirstOutRow } from '@/services/today/firstOut';
 import type { AnswerChoice } from '@/core/firstout/answerChoices';
-import { useDoor } from '../door/DoorProvider';
+import { useDoor } from '../door/useDoor';
 import { AnswerBar, answerOfKey } from '../package/AnswerBar';
 import { DateButton } from '../package/DateButton';
 import { MainAction } from '../package/MainAction';

@@ -2,7 +2,7 @@
 
 import { Check } from 'lucide-react';
 import type { JobView } from '@/services/today/jobs';
-import { useDoor } from '../door/DoorProvider';
+import { useDoor } from '../door/useDoor';
 
 /** Jobs of the day: heads-ups that wait, thaw steps, rounds and upkeep, each with one button. */
 export function JobsOfTheDay({ jobs, asking }: { jobs: JobView[]; asking: number }) {

@@ -1,7 +1,8 @@
 import type { Haul, HaulLine } from '../../model/haul';
-import { Refusal } from '../../refusal';
+import { Refusal } from '../../model/refusal';
 import type { Setting, SettingEvent } from '../../model/setting';
-import { StaleSetting, type World } from '../../model/world';
+import { StaleSetting } from '../../model/stale';
+import { type World } from '../../model/world';
 
 /** An open haul. @throws Refusal `haul` when it is not there or was put away */
 export function openHaul(world: World, id: string): Haul {

@@ -8,15 +8,16 @@ import type { Food } from '../../model/food';
 import { packLayout } from '../../portions/packLayout';
 import { packingOf } from '../../portions/packing';
 import { splitEvenly } from '../../portions/splitEvenly';
-import { Refusal } from '../../refusal';
-import type { Decision } from '../decide';
+import { Refusal } from '../../model/refusal';
+import type { Decision } from '../../model/decision';
 import { lineEvent, openHaul, presentLine } from './haulWorld';
 import type { LedgerEvent, Lot } from '../../model/package';
 import type { SettingEvent } from '../../model/setting';
 import { type NewPack, storeLot } from '../package/storeLot';
-import { discardPackage } from '../package/takePackage';
+import { discardPackage } from '../package/discardPackage';
 import type { World } from '../../model/world';
 import { MOST_NOTE } from '../package/zoneFault';
+import type { CommandKind } from '../../model/command';
 
 /** A line to be packed, or thrown out instead: it stood too long. */
 export interface PackedLine {
@@ -154,3 +155,34 @@ export function packHaul(command: { haul: string; lines: PackedLine[] }, world: 
   }
   return { lots, events, settings };
 }
+
+/** How many packages come of the lines that are packed, each discarded line counting for one. */
+function packsMade(packed: readonly PackedLine[], lines: readonly HaulLine[]): number {
+  const wanted = new Map(packed.map(({ line, discard = false }) => [line, discard]));
+  return lines
+    .filter(({ id }) => wanted.has(id))
+    .flatMap(({ id, parts }) => (wanted.get(id) ? [1] : parts.map(({ amounts }) => amounts.length)))
+    .reduce((sum, count) => sum + count, 0);
+}
+
+export const packHaulCommand: CommandKind<{ haul: string; lines: PackedLine[] }> = {
+  type: 'haul.pack',
+  needs: ({ haul, lines: packed }) => ({
+    hauls: [haul],
+    lines: packed.map(({ line }) => line),
+    containers: true,
+    newCodes: (lines) => packsMade(packed, lines),
+  }),
+  decide: packHaul,
+  /** "Labelled 7 of Mutton mince, 1 of Eggs." */
+  says: ({ events, lots }) => {
+    const told = lots.slice(0, 5).map((lot) => {
+      const mine = events.filter(({ after }) => after.lotId === lot.id);
+      const out = mine.some(({ after }) => after.gone !== null);
+      const called = mine[0]?.after.called ?? '';
+      return out ? `threw out ${called}` : `${mine.length} of ${called}`;
+    });
+    const more = lots.length > told.length ? ` and ${lots.length - told.length} more lines` : '';
+    return `Labelled ${told.join(', ')}${more}.`;
+  },
+};

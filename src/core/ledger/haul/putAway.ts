@@ -1,8 +1,14 @@
-import { Refusal } from '../../refusal';
-import { freezePackage, keepOutPackage, moveTo, thawPackage } from '../package/moveTo';
+import { Refusal } from '../../model/refusal';
+import { freezePackage } from '../package/freezePackage';
+import { keepOutPackage } from '../package/keepOutPackage';
+import { moveTo } from '../package/moveTo';
+import { thawPackage } from '../package/thawPackage';
 import type { LedgerEvent } from '../../model/package';
-import { presentPackage, type World } from '../../model/world';
+import { presentPackage } from '../package/presentPackage';
+import { type World } from '../../model/world';
 import { warnedNote } from '../package/zoneFault';
+import type { CommandKind } from '../../model/command';
+import { happened } from '../../model/decision';
 
 /** Where a package goes: a zone, or `null`: it is kept out of the cold by design. */
 export interface PutAway {
@@ -51,3 +57,11 @@ function putOne(place: PutAway, there: World): LedgerEvent[] {
   }
   return [moveTo(before, zone.id, there, anyway)];
 }
+
+export const putAwayCommand: CommandKind<{ haul: string; places: PutAway[] }> = {
+  type: 'haul.away',
+  needs: ({ haul, places }) => ({ hauls: [haul], packages: places.map((place) => place.package) }),
+  decide: (command, world) => happened(putAway(command, world)),
+  says: ({ events }) =>
+    events.length > 1 ? `Put away ${events.length} packages.` : (events[0]?.says ?? 'Nothing changed.'),
+};

@@ -1,13 +1,13 @@
 import { dequal } from 'dequal';
-import type { HaulLine, LearnedCode } from '../../model/haul';
-import { MOST_LINES } from '../../model/haul';
-import { Refusal } from '../../refusal';
+import { MOST_LINES, type HaulLine } from '../../model/haul';
+import { Refusal } from '../../model/refusal';
 import { amountFault } from '../../units/readAmount';
 import { sayAmount } from '../../units/sayAmount';
-import type { Decision } from '../decide';
+import type { Decision } from '../../model/decision';
 import { lineEvent, openHaul, presentLine } from './haulWorld';
-import { checkLeft, notAhead } from './setHaul';
+import { checkLeft, notAhead } from './leftCold';
 import type { World } from '../../model/world';
+import type { CommandKind } from '../../model/command';
 
 /** A line without what the ledger keeps of it. */
 export type ToldLine = Omit<HaulLine, 'version' | 'packages'>;
@@ -57,29 +57,9 @@ export function setHaulLine(command: { line: ToldLine; version: number | null },
   return { lots: [], events: [], settings: [lineEvent('haul.line', before, after, says)] };
 }
 
-/** Takes a line off the bench that was not packed. @throws Refusal `haul`, or StaleSetting */
-export function dropHaulLine(command: { line: string; version: number }, world: World): Decision {
-  const before = presentLine(world, command.line, command.version);
-  openHaul(world, before.haul);
-  if (before.packages !== null)
-    throw new Refusal('haul', `${before.called} is packed already; undo that first.`);
-  const says = `${before.called} ${sayAmount(before.amount, before.unit)} is off the bench.`;
-  return { lots: [], events: [], settings: [lineEvent('haul.dropped', before, null, says)] };
-}
-
-/** Learns what a scanned code stands for. @throws Refusal `amount` */
-export function learnCode(command: { code: string; means: LearnedCode }, world: World): Decision {
-  const { code, means } = command;
-  const fault = amountFault(means.amount, means.unit);
-  if (fault) throw new Refusal('amount', fault);
-  const food = world.food(means.food);
-  const value: LearnedCode = { ...means, food: food.id, called: means.called.trim() || food.name };
-  const before = world.learnedCode(code);
-  const setting = (of: LearnedCode) => ({ kind: 'code' as const, subject: code, value: of });
-  const says = `Code ${code} is ${value.called} ${sayAmount(value.amount, value.unit)}.`;
-  return {
-    lots: [],
-    events: [],
-    settings: [{ type: 'code.learned', before: before && setting(before), after: setting(value), says }],
-  };
-}
+export const setHaulLineCommand: CommandKind<{ line: ToldLine; version: number | null }> = {
+  type: 'haul.line',
+  unlisted: true,
+  needs: ({ line: { id, haul } }) => ({ lines: [id], hauls: [haul], brings: [id] }),
+  decide: setHaulLine,
+};

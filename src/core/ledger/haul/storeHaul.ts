@@ -1,68 +1,10 @@
-import type { HistoryEvent } from '../../model/history';
-import { splitEvenly } from '../../portions/splitEvenly';
-import { Refusal } from '../../refusal';
-import { amountFault } from '../../units/readAmount';
-import { sayAmount } from '../../units/sayAmount';
+import { Refusal } from '../../model/refusal';
 import type { IntakeLine } from '../../model/intakeLine';
 import type { LedgerEvent, Lot } from '../../model/package';
-import { storeLot, type StoringWorld } from '../package/storeLot';
-import { admitTo, warnedNote } from '../package/zoneFault';
-
-function checkLine(line: IntakeLine): void {
-  const fault = amountFault(line.amount, line.unit);
-  if (fault) throw new Refusal('amount', fault);
-  if (line.packs > line.amount) {
-    throw new Refusal('portions', `${sayAmount(line.amount, line.unit)} does not make ${line.packs} packs.`);
-  }
-}
-
-/** The history that a line tells, in order of days; freezing after opening on the same day. */
-function lineHistory(line: IntakeLine): HistoryEvent[] {
-  const later: HistoryEvent[] = [];
-  if (line.openedOn) later.push({ did: 'opened', on: line.openedOn });
-  if (line.frozenOn) later.push({ did: 'frozen', on: line.frozenOn });
-  later.sort((a, b) => (a.on < b.on ? -1 : a.on > b.on ? 1 : 0));
-  return [{ ...line.start }, ...later];
-}
-
-/** @returns what the household's own rules say against the place, when it was chosen all the same */
-function checkPlace(line: IntakeLine, frozen: boolean, world: StoringWorld): string {
-  if (line.zone === null) return '';
-  const zone = world.zone(line.zone);
-  if (frozen && zone.cold === 'fridge') {
-    throw new Refusal('place', `${zone.name} is in a fridge; frozen food goes to a freezer zone.`);
-  }
-  if (!frozen && zone.cold === 'freezer') {
-    throw new Refusal(
-      'place',
-      `${zone.name} is in a freezer; say “frozen” with the day, or choose a fridge zone.`,
-    );
-  }
-  return admitTo(zone, world.food(line.food), line.anyway ?? false);
-}
-
-/** Stores one line: a lot and its packages. @throws Refusal */
-export function storeLine(line: IntakeLine, world: StoringWorld): { lot: Lot; events: LedgerEvent[] } {
-  checkLine(line);
-  const food = world.food(line.food);
-  const boughtFrozen = line.start.frozen ?? false;
-  const frozen = boughtFrozen || line.frozenOn !== null;
-  const warning = checkPlace(line, frozen, world);
-  const wrap = line.wrap ?? (boughtFrozen ? 'carton' : frozen ? 'zip-bag' : null);
-  const { called, amount, unit, priceMinor, start, printed, blanched } = line;
-  return storeLot(
-    { food, called, amount, unit, priceMinor, start, printed, blanched, history: lineHistory(line) },
-    splitEvenly(amount, line.packs).map((share) => ({
-      amount: share,
-      form: line.form,
-      wrap,
-      note: warnedNote(line.note, warning),
-      zone: line.zone,
-      counterSince: world.at,
-    })),
-    world,
-  );
-}
+import type { StoringWorld } from '../package/storeLot';
+import { storeLine } from '../package/storeLine';
+import type { CommandKind } from '../../model/command';
+import { sayPackSizes } from '../../portions/sayPackSizes';
 
 /**
  * Stores a haul: every line becomes a lot and its packages, dated and coded.
@@ -88,3 +30,18 @@ export function storeHaul(
   });
   return { lots, events };
 }
+
+export const storeHaulCommand: CommandKind<{ lines: IntakeLine[] }> = {
+  type: 'haul.store',
+  needs: ({ lines }) => ({ newCodes: lines.reduce((sum, { packs }) => sum + packs, 0) }),
+  decide: ({ lines }, world) => ({ ...storeHaul(lines, world), settings: [] }),
+  says: ({ lots, events }) => {
+    const told = lots.slice(0, 6).map((lot) => {
+      const packs = events.filter(({ after }) => after.lotId === lot.id);
+      const called = packs[0]?.after.called ?? '';
+      const size = sayPackSizes(lot.amount, packs.length, lot.unit);
+      return `${called} ${packs.length > 1 ? `${packs.length} × ` : ''}${size}`;
+    });
+    return `Stored ${told.join(', ')}${lots.length > 6 ? ` and ${lots.length - 6} more` : ''}.`;
+  },
+};

@@ -1,9 +1,10 @@
-import { Refusal } from '../../refusal';
-import type { Decision } from '../decide';
+import { Refusal } from '../../model/refusal';
+import type { Decision } from '../../model/decision';
 import { redatePackages } from '../package/redatePackages';
 import type { HouseholdSettings, Setting } from '../../model/setting';
 import { withSetting } from '../settings/withSetting';
 import type { World } from '../../model/world';
+import type { CommandKind } from '../../model/command';
 
 const CLOCK = /^([01]\d|2[0-3]):[0-5]\d$/;
 
@@ -49,3 +50,9 @@ export function setHousehold(
     ],
   };
 }
+
+export const setHouseholdCommand: CommandKind<{ changes: Partial<HouseholdSettings>; renewFeed: boolean }> = {
+  type: 'household.set',
+  needs: () => ({ foods: 'all' }),
+  decide: setHousehold,
+};

@@ -1,30 +1,15 @@
-import { Refusal } from '../../refusal';
-import type { Decision } from '../decide';
-import type { Job, SettingEvent } from '../../model/setting';
+import { Refusal } from '../../model/refusal';
+import type { Decision } from '../../model/decision';
+import type { Job } from '../../model/setting';
 import type { World } from '../../model/world';
+import { decided } from './jobDecided';
+import type { CommandKind } from '../../model/command';
 
-function decided(type: SettingEvent['type'], before: Job | null, after: Job, says: string): Decision {
-  const setting = (value: Job) => ({ kind: 'job' as const, subject: after.id, value });
-  return {
-    lots: [],
-    events: [],
-    settings: [{ type, before: before && setting(before), after: setting(after), says }],
-  };
-}
-
-/** A round walked or upkeep done today; what is judged by its frost has none then, unless some was left, mm. One with a day of its own is over then. */
-export function doJob(command: { job: string; frostMm: number | null }, world: World): Decision {
-  const before = world.job(command.job);
-  const frostMm = command.frostMm ?? (before.frostMm === null ? null : 0);
-  const after = { ...before, lastOn: world.today, frostMm, retired: before.dueOn !== null };
-  return decided('job.done', before, after, `Done: ${before.name}.`);
-}
+/** A job as it is told; when it was done last may be left out. */
+type ToldJob = Omit<Job, 'lastOn'> & { lastOn?: Job['lastOn'] };
 
 /** Sets up a round or upkeep, changes one, or gives it up (`retired`). @throws Refusal `job` for a name or interval that cannot be */
-export function setJob(
-  command: { job: Omit<Job, 'lastOn'> & { lastOn?: Job['lastOn'] } },
-  world: World,
-): Decision {
+export function setJob(command: { job: ToldJob }, world: World): Decision {
   const before = world.jobCalled(command.job.id);
   const after: Job = { ...command.job, lastOn: command.job.lastOn ?? before?.lastOn ?? null };
   if (after.name.trim() === '') throw new Refusal('job', 'What is to be done needs a name.');
@@ -39,3 +24,9 @@ export function setJob(
     after.retired ? `No longer: ${after.name}.` : `${after.name}, ${when}.`,
   );
 }
+
+export const setJobCommand: CommandKind<{ job: ToldJob }> = {
+  type: 'job.set',
+  needs: ({ job: { id } }) => ({ jobs: true, brings: [id] }),
+  decide: setJob,
+};

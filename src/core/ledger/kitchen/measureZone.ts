@@ -1,11 +1,12 @@
-import { warmAround } from '../package/moveTo';
-import type { Decision } from '../decide';
+import { warmAround } from '../package/warmAround';
+import type { Decision } from '../../model/decision';
 import { HARD_FROZEN_C } from '../../placement/placing';
-import { Refusal } from '../../refusal';
+import { Refusal } from '../../model/refusal';
 import type { Zone } from '../../model/package';
 import type { Setting } from '../../model/setting';
 import { withSetting } from '../settings/withSetting';
 import type { World } from '../../model/world';
+import type { CommandKind } from '../../model/command';
 
 /** A fridge zone warmer than this is asked about, °C. */
 const ODD_FRIDGE_C = 15;
@@ -59,3 +60,9 @@ export function measureZone(
     ],
   };
 }
+
+export const measureZoneCommand: CommandKind<{ zone: string; celsius: number; sure?: boolean }> = {
+  type: 'zone.measure',
+  needs: ({ zone }) => ({ zones: [zone] }),
+  decide: measureZone,
+};

@@ -1,10 +1,13 @@
 import { addDays, type CalendarDate, later } from '../../calendar/calendarDate';
 import { sayPlainDate } from '../../calendar/sayDate';
-import { type Answer, type AnswerKind, nextLook } from '../../firstout/askOn';
-import { Refusal } from '../../refusal';
+import { type Answer, type AnswerKind } from '../../model/answer';
+import { nextLook } from '../../firstout/askOn';
+import { Refusal } from '../../model/refusal';
 import type { LedgerEvent, Package } from '../../model/package';
 import { whyUnfit } from './whyUnfit';
-import { presentPackage, type World } from '../../model/world';
+import { presentPackage } from './presentPackage';
+import { type World } from '../../model/world';
+import { packageCommand } from './packageCommand';
 
 /** How long a plan may run past a best by that went by already, in days. */
 const PLAN_PAST_DAYS = 7;
@@ -68,3 +71,5 @@ export function answerPackage(
     }
   }
 }
+
+export const answerPackageCommand = packageCommand('package.answer', answerPackage);

@@ -1,7 +1,7 @@
 import type { CalendarDate } from '../../calendar/calendarDate';
 import type { Food } from '../../model/food';
 import type { Caution } from '../../model/history';
-import { Refusal } from '../../refusal';
+import { Refusal } from '../../model/refusal';
 import { withEvents } from './judgePackage';
 import type { Package } from '../../model/package';
 

@@ -1,9 +1,15 @@
-import type { Decision } from '../decide';
+import { type Decision, happened } from '../../model/decision';
 import type { IntakeLine } from '../../model/intakeLine';
-import type { Pieces } from './partOpens';
-import { storeLine } from '../haul/storeHaul';
+import type { Taking } from './reduced';
+import { storeLine } from './storeLine';
 import { takePackage } from './takePackage';
 import type { World } from '../../model/world';
+import type { CommandKind } from '../../model/command';
+
+/** Cooking of a package; `into`: what came of it. */
+interface Cooking extends Taking {
+  into: IntakeLine | null;
+}
 
 /**
  * Cooks a package, all of it or a part: it leaves its clock, and what came of it begins a new lot, if any is kept.
@@ -11,18 +17,21 @@ import type { World } from '../../model/world';
  * @param into the dish as a line of a haul; `null`: eaten as it was cooked
  * @throws Refusal when it is to be thrown out, or the line cannot be stored
  */
-export function cookPackage(
-  command: {
-    package: string;
-    version: number;
-    amount: number | null;
-    pieces?: Pieces | null;
-    into: IntakeLine | null;
-  },
-  world: World,
-): Decision {
+export function cookPackage(command: Cooking, world: World): Decision {
   const events = takePackage(command, world, 'cooked');
-  if (command.into === null) return { lots: [], events, settings: [] };
+  if (command.into === null) return happened(events);
   const stored = storeLine(command.into, world);
   return { lots: [stored.lot], events: [...events, ...stored.events], settings: [] };
 }
+
+export const cookPackageCommand: CommandKind<Cooking> = {
+  type: 'package.cook',
+  needs: ({ package: id, into }) => ({ packages: [id], newCodes: into?.packs ?? 0 }),
+  decide: cookPackage,
+  says: ({ lots: [lot], events }) => {
+    const cooked = events[0]?.says ?? '';
+    return lot
+      ? `${cooked} It became ${lot.amount} ${lot.unit} of ${events.at(-1)?.after.called ?? ''}.`
+      : cooked;
+  },
+};

@@ -1,59 +1,15 @@
-import { type CalendarDate, later } from '../../calendar/calendarDate';
-import type { Food } from '../../model/food';
-import {
-  type Caution,
-  type HistoryEvent,
-  type KeepingConditions,
-  USUAL_CONDITIONS,
-} from '../../model/history';
+import { later, type CalendarDate } from '../../calendar/calendarDate';
+import { USUAL_CONDITIONS, type HistoryEvent } from '../../model/history';
 import { minutesBetween } from '../../keeping/counterMinutes';
 import { judgeKeeping } from '../../keeping/judgeKeeping';
-import { chilledRate, frozenRate, THAWS_C } from '../../keeping/spoilageRate';
-import { datingThawHours } from '../../thermal/packageThawHours';
+import { THAWS_C, chilledRate, frozenRate } from '../../keeping/spoilageRate';
 import type { Package, Zone } from '../../model/package';
 import type { World } from '../../model/world';
-
-/** What a package is before its dates are known. */
-export type UndatedPackage = Omit<
-  Package,
-  | 'state'
-  | 'startOn'
-  | 'openedOn'
-  | 'useBy'
-  | 'bestBy'
-  | 'governingDate'
-  | 'governingKind'
-  | 'condemned'
-  | 'celsius'
-  | 'counterMinutes'
-  | 'trail'
->;
+import type { UndatedPackage } from '../../model/undated';
+import { conditionsOf } from './conditionsOf';
 
 /** What dating a package needs to know of the world. */
 export type JudgingWorld = Pick<World, 'today' | 'at' | 'now' | 'nowOn' | 'food' | 'caution'>;
-
-/**
- * What besides its history bears on a package's dates: the one place where it is put together, for real events and for
- * what might be.
- *
- * @param toThaw the case to be judged thaws it, though its history does not yet
- */
-export function conditionsOf(
-  { printed, wrap, blanched, history, ...pack }: UndatedPackage,
-  food: Food,
-  caution: Caution,
-  toThaw = false,
-): KeepingConditions {
-  const thaws = toThaw || history.some(({ did }) => did === 'thawing');
-  return {
-    ...USUAL_CONDITIONS,
-    printed,
-    wrap: wrap ?? USUAL_CONDITIONS.wrap,
-    blanched,
-    caution,
-    thawHours: thaws ? datingThawHours(pack, food) : null,
-  };
-}
 
 /**
  * Tells the package's history again and puts the dates on it: the one place where dates are made.

@@ -1,11 +1,13 @@
 import type { CalendarDate } from '../../calendar/calendarDate';
-import { Refusal } from '../../refusal';
+import { Refusal } from '../../model/refusal';
 import { amountFault } from '../../units/readAmount';
 import { sayAmount } from '../../units/sayAmount';
 import { counterOf, withEvents } from './judgePackage';
 import type { LedgerEvent } from '../../model/package';
 import { refuseLate } from './whyUnfit';
-import { presentPackage, type World } from '../../model/world';
+import { presentPackage } from './presentPackage';
+import { type World } from '../../model/world';
+import { packageCommand } from './packageCommand';
 
 /**
  * Tops up a pot (K11): egg whites, scraps for stock, crumbs. It is as old as its oldest content; at its cap it says
@@ -62,3 +64,5 @@ export function topUpPot(
     },
   ];
 }
+
+export const topUpPotCommand = packageCommand('package.top-up', topUpPot);

@@ -1,6 +1,6 @@
 import { later } from '../../calendar/calendarDate';
 import { sayPlainDate } from '../../calendar/sayDate';
-import { Refusal } from '../../refusal';
+import { Refusal } from '../../model/refusal';
 import { counterOf, type JudgingWorld, withEvents } from './judgePackage';
 import type { Package } from '../../model/package';
 

@@ -1,7 +1,7 @@
 import type { Food } from '../../model/food';
 import { ownRule } from '../../placement/ownRule';
 import { HARD_FROZEN_C } from '../../placement/placing';
-import { Refusal } from '../../refusal';
+import { Refusal } from '../../model/refusal';
 import type { Zone } from '../../model/package';
 
 /** Warmer than this a fridge is none for food that must be kept cold, °C. */

@@ -1,6 +1,6 @@
 import { allocate, type AllocatedPackage, type Allocation } from '../../firstout/allocate';
 import { firstOutKey } from '../../firstout/firstOutKey';
-import { Refusal } from '../../refusal';
+import { Refusal } from '../../model/refusal';
 import { planningThawHours } from '../../thermal/packageThawHours';
 import { type AmountUnit, sayAmount } from '../../units/sayAmount';
 import type { JudgingWorld } from '../package/judgePackage';
@@ -9,6 +9,8 @@ import type { Pieces } from '../package/partOpens';
 import { takePackage } from '../package/takePackage';
 import { whyUnfit } from '../package/whyUnfit';
 import type { World } from '../../model/world';
+import type { CommandKind } from '../../model/command';
+import { happened } from '../../model/decision';
 
 function toAllocated(found: Package, world: JudgingWorld, hours: number | null): AllocatedPackage {
   return {
@@ -72,3 +74,11 @@ export function takeAmount(command: AmountWanted & { pieces?: Pieces | null }, w
     );
   });
 }
+
+export const takeAmountCommand: CommandKind<AmountWanted & { foods: string[]; pieces?: Pieces | null }> = {
+  type: 'stock.take',
+  needs: ({ foods }) => ({ foods }),
+  decide: (command, world) => happened(takeAmount(command, world)),
+  says: ({ events }) =>
+    events.map(({ says }, at) => (at === 0 ? says : says.replace(/^Took /, ''))).join(' '),
+};

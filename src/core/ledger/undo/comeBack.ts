@@ -1,17 +1,11 @@
 import { later } from '../../calendar/calendarDate';
 import { minutesBetween } from '../../keeping/counterMinutes';
 import type { HistoryEvent } from '../../model/history';
-import { Refusal } from '../../refusal';
+import { Refusal } from '../../model/refusal';
 import { counterOf, judgePackage, warmthOf } from '../package/judgePackage';
 import type { Package } from '../../model/package';
 import type { World } from '../../model/world';
-
-/**
- * Where a package was while what is undone stood: `out` counts the minutes out of the cold all the same, `cold` says that the
- * entry was wrong, `ask` refuses where it matters.
- */
-export const MEANWHILE = ['out', 'cold', 'ask'] as const;
-export type Meanwhile = (typeof MEANWHILE)[number];
+import type { Meanwhile } from '../../model/decision';
 
 /** A slip taken back at once is not asked about; its minutes count. */
 const UNASKED_MINUTES = 2;

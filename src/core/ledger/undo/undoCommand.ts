@@ -1,28 +1,14 @@
 import { dequal } from 'dequal';
-import { NO_WISH } from '../../foods/wish';
-import { Refusal } from '../../refusal';
-import { comeBack, type Meanwhile } from './comeBack';
-import type { Decision } from '../decide';
+import { Refusal } from '../../model/refusal';
+import { comeBack } from './comeBack';
 import type { LedgerEvent, Package } from '../../model/package';
 import { redatePackages } from '../package/redatePackages';
 import type { Setting, SettingEvent } from '../../model/setting';
 import { withSetting } from '../settings/withSetting';
 import type { World } from '../../model/world';
-
-/** Settings that date packages anew, rather than moving them. */
-const REDATES: readonly Setting['kind'][] = ['household', 'wish', 'food'];
-
-/** What is known of the command that is to be undone. */
-export interface PastCommand {
-  says: string;
-  /** When it happened, ISO 8601 UTC. */
-  at: string;
-  /** True when an undo of it stands. */
-  undone: boolean;
-  /** In the order they happened. */
-  events: readonly { before: Package | null; after: Package }[];
-  settings: readonly SettingEvent[];
-}
+import type { CommandKind, Needs } from '../../model/command';
+import type { Decision, Meanwhile, PastCommand } from '../../model/decision';
+import { settingKind } from '../settings/settingKinds';
 
 /** The world without the readings that the command itself brought: they are undone with it. */
 function withoutReadings(world: World, { settings }: PastCommand): World {
@@ -58,70 +44,19 @@ function undoEvent(
   return { type: 'package.undone', before: now, after: restored, says: `Undone: ${says}` };
 }
 
-/** How a setting stands now. */
-function presentSetting({ kind, subject }: Setting, world: World): Setting['value'] {
-  switch (kind) {
-    case 'household':
-      return world.settings;
-    case 'food': {
-      const { food, retired } = world.referenceFood(subject);
-      return { food, retired };
-    }
-    case 'wish':
-      return world.wish(subject);
-    case 'job':
-      return world.job(subject);
-    case 'appliance':
-      return world.appliance(subject)?.drawing ?? null;
-    case 'order':
-      return world.order();
-    case 'measured':
-      return world.measured(subject);
-    case 'container':
-      return world.container(subject);
-    case 'haul':
-      return world.haul(subject);
-    case 'haul-line':
-      return world.haulLine(subject);
-    case 'code':
-      return world.learnedCode(subject);
-  }
-}
-
-/** What a setting goes back to when there was none before it. */
-function beforeIt(after: Setting): Setting {
-  switch (after.kind) {
-    case 'food':
-      return { ...after, value: { ...after.value, retired: true } };
-    case 'job':
-      return { ...after, value: { ...after.value, retired: true } };
-    case 'wish':
-      return { ...after, value: NO_WISH };
-    case 'appliance':
-    case 'measured':
-    case 'container':
-    case 'haul':
-    case 'haul-line':
-    case 'code':
-      return { ...after, value: null };
-    case 'household':
-    case 'order':
-      return after;
-  }
-}
-
 function undoSetting(past: SettingEvent, says: string, world: World): SettingEvent {
-  const now = presentSetting(past.after, world);
-  if (!dequal(now, past.after.value)) {
+  const { kind, subject, value } = past.after;
+  const { read, stays, whenNone } = settingKind(past.after);
+  if (!dequal(read(world, subject), value)) {
     throw new Refusal('undo', 'It was set to something else since; undo that first.');
   }
-  if (past.after.kind === 'haul' && past.before === null && world.haulLines(past.after.subject).length > 0) {
-    throw new Refusal('undo', 'There are lines in this haul already; take them off first.');
-  }
+  const why = stays?.(world, subject, past);
+  if (why) throw new Refusal('undo', why);
   return {
     type: 'setting.undone',
     before: past.after,
-    after: past.before ?? beforeIt(past.after),
+    after:
+      past.before ?? ({ kind, subject, value: whenNone?.(value) ?? (whenNone ? null : value) } as Setting),
     says: `Undone: ${says}`,
   };
 }
@@ -142,7 +77,7 @@ export function undoCommand(past: PastCommand | null, world: World, meanwhile: M
     .sort((a, b) => Number(b.after.kind === 'appliance') - Number(a.after.kind === 'appliance'));
   const settings = drawnFirst.map((event) => undoSetting(event, past.says, world));
   const back = settings.reduce((so, { after }) => withSetting(so, after), withoutReadings(world, past));
-  if (settings.some(({ after }) => REDATES.includes(after.kind))) {
+  if (settings.some(({ after }) => settingKind(after).dates)) {
     return { lots: [], events: redatePackages(world.loaded(), back), settings };
   }
   const events = [...past.events].reverse().map((event) => undoEvent(event, past.says, back, meanwhile));
@@ -167,3 +102,37 @@ function sayNow(now: Package): string {
   if (now.gone) return now.gone.how;
   return now.counterSince === null ? now.state : 'on the counter';
 }
+
+interface Undo {
+  /** The id of the command to undo. */
+  command: string;
+  meanwhile: Meanwhile;
+}
+
+/** All that several needs name, together. */
+function together(needs: readonly Needs[]): Needs {
+  const named = (key: 'zones' | 'appliances' | 'hauls' | 'lines' | 'codes'): string[] =>
+    needs.flatMap((one) => one[key] ?? []);
+  const all = needs.some(({ foods }) => foods === 'all');
+  return {
+    foods: all ? 'all' : needs.flatMap(({ foods }) => (foods === 'all' ? [] : (foods ?? []))),
+    zones: named('zones'),
+    appliances: named('appliances'),
+    hauls: named('hauls'),
+    lines: named('lines'),
+    codes: named('codes'),
+    jobs: needs.some(({ jobs }) => jobs),
+    containers: needs.some(({ containers }) => containers),
+  };
+}
+
+export const undoCommandCommand: CommandKind<Undo> = {
+  type: 'ledger.undo',
+  pastOf: ({ command }) => command,
+  needs: (_undo, past) => ({
+    ...together((past?.settings ?? []).map(({ after }) => settingKind(after).needs(after.subject))),
+    packages: (past?.events ?? []).map(({ after }) => after.id),
+    readingsOf: (past?.events ?? []).flatMap(({ before }) => before?.zoneId ?? []),
+  }),
+  decide: ({ meanwhile }, world, past) => undoCommand(past, world, meanwhile),
+};

@@ -2,7 +2,7 @@
 
 import { Printer } from 'lucide-react';
 import { useState } from 'react';
-import type { Container } from '@/core/packaging/container';
+import type { Container } from '@/core/model/container';
 import { fitContainer } from '@/core/packaging/fit';
 import type { ContainersView } from '@/services/kitchen/containers';
 import { Choice } from '../../forms/Choice';

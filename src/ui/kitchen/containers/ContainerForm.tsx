@@ -2,9 +2,10 @@
 
 import { useState } from 'react';
 import { v4 as newUuid } from 'uuid';
-import { checkContainer, type Container } from '@/core/packaging/container';
+import { checkContainer } from '@/core/packaging/checkContainer';
+import { type Container } from '@/core/model/container';
 import { Sheet } from '../../door/Sheet';
-import { useDoor } from '../../door/DoorProvider';
+import { useDoor } from '../../door/useDoor';
 
 type Texts = Record<
   'long' | 'wide' | 'high' | 'innerLong' | 'innerWide' | 'innerHigh' | 'litres' | 'count',

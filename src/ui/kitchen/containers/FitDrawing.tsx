@@ -1,6 +1,6 @@
 'use client';
 
-import type { Container } from '@/core/packaging/container';
+import type { Container } from '@/core/model/container';
 import { fitContainer, type FitZone, mayStandOn, roomForHand } from '@/core/packaging/fit';
 
 /** A zone from the front with containers of one kind in it, to scale, the room for a hand hatched. */

@@ -1,6 +1,6 @@
 'use client';
 
-import type { Container } from '@/core/packaging/container';
+import type { Container } from '@/core/model/container';
 import { fitContainer, type FitZone, whyNot } from '@/core/packaging/fit';
 
 /** How each container goes into a zone: across, to the back, on top of each other; or the measure that keeps it out. */

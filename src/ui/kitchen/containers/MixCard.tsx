@@ -2,7 +2,7 @@
 
 import { useMemo } from 'react';
 import { bestMix } from '@/core/packaging/bestMix';
-import type { Container } from '@/core/packaging/container';
+import type { Container } from '@/core/model/container';
 import type { FitZone } from '@/core/packaging/fit';
 
 /** The mix of containers that leaves the least of a zone unused, column by column. */

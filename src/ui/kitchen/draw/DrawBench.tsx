@@ -10,7 +10,7 @@ import { addZone, type Into } from '@/core/kitchen/addZone';
 import { checkDrawing } from '@/core/kitchen/checkDrawing';
 import { type ApplianceDrawing, ZONE_KINDS, type ZoneKind } from '@/core/model/drawing';
 import type { DrawView } from '@/services/kitchen/kitchenDrawing';
-import { useDoor } from '../../door/DoorProvider';
+import { useDoor } from '../../door/useDoor';
 import { Choice } from '../../forms/Choice';
 import { DrawPaper } from './DrawPaper';
 import { keptDraft, keepDraft, forgetDraft } from './draft';

@@ -11,7 +11,7 @@ import {
 } from 'react';
 import { changeZone, removeZone, slideEdge, withZones, zoneIn } from '@/core/kitchen/changeZone';
 import { type ApplianceDrawing, AXES, type DrawnZone, snap, SNAP_MM } from '@/core/model/drawing';
-import { Refusal } from '@/core/refusal';
+import { Refusal } from '@/core/model/refusal';
 import { type Look, paperOf, panelsOf, zonesOnPaper } from './panels';
 import { sayZone } from './sayZone';
 import type { Drawing } from './useDrawing';

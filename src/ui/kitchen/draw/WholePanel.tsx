@@ -2,7 +2,7 @@
 
 import { checkDrawing } from '@/core/kitchen/checkDrawing';
 import type { ApplianceDrawing, Compartment } from '@/core/model/drawing';
-import { Refusal } from '@/core/refusal';
+import { Refusal } from '@/core/model/refusal';
 import { MeasureField } from './MeasureField';
 import type { Drawing } from './useDrawing';
 

@@ -2,7 +2,7 @@
 
 import { useCallback, useEffect, useReducer } from 'react';
 import type { ApplianceDrawing } from '@/core/model/drawing';
-import { Refusal } from '@/core/refusal';
+import { Refusal } from '@/core/model/refusal';
 
 interface DrawState {
   present: ApplianceDrawing;

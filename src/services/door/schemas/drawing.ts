@@ -1,11 +1,11 @@
 import Joi from 'joi';
 import { MOST_ZONES } from '@/core/kitchen/checkDrawing';
 import { APPLIANCE_SHAPES, ZONE_KINDS } from '@/core/model/drawing';
-import { plainText } from './validate';
+import { plainText } from '../validate';
+import { uuid } from './words';
 
-const uuid = Joi.string().guid({ version: 'uuidv4' });
 // Signed and loose on purpose: what is wrong with a measure is said by the drawing's own check, by name.
-const mm = Joi.number().integer().min(-9999).max(9999);
+export const mm = Joi.number().integer().min(-9999).max(9999);
 const words = Joi.array().items(plainText(40).min(1)).max(20).default([]);
 
 const compartment = Joi.object({
@@ -57,18 +57,3 @@ export const drawingSchema = Joi.object({
   compartments: Joi.array().items(compartment).max(12).unique('id').required(),
   zones: Joi.array().items(zone).max(MOST_ZONES).unique('id').required(),
 }).meta({ className: 'ApplianceDrawing' });
-
-const measures = Joi.array().items(mm).length(3);
-
-/** A container the household owns. */
-export const containerSchema = Joi.object({
-  id: uuid.required(),
-  name: plainText(60).allow('').required(),
-  outerMm: measures.required().description('long, wide, high'),
-  innerMm: measures.required(),
-  litres: Joi.number().min(0).max(200).required(),
-  lid: Joi.boolean().default(true),
-  leakproof: Joi.boolean().default(true),
-  rigid: Joi.boolean().default(true).description('false: a bag'),
-  count: Joi.number().integer().min(0).max(1000).required(),
-}).meta({ className: 'Container' });

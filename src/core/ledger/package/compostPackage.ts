@@ -1,0 +1,21 @@
+import type { LedgerEvent } from '../../model/package';
+import { presentPackage } from './presentPackage';
+import type { World } from '../../model/world';
+import { reduced, sayPart, type Taking } from './reduced';
+import { packageCommand } from './packageCommand';
+
+/** Puts a package on the compost, all of it or a part. @throws Refusal when there is less in it */
+export function compostPackage(command: Taking, world: World): LedgerEvent[] {
+  const before = presentPackage(world, command.package, command.version);
+  const after = reduced(before, command, 'composted', null, world);
+  return [
+    {
+      type: 'package.composted',
+      before,
+      after,
+      says: `Composted ${sayPart(before, command.amount, before.called)}.`,
+    },
+  ];
+}
+
+export const compostPackageCommand = packageCommand('package.compost', compostPackage);

@@ -1,0 +1,72 @@
+import Joi from 'joi';
+import { PRINTED_KINDS, STARTS, WRAPS } from '@/core/model/history';
+import { FORMS, type IntakeLine, MOST_PACKS } from '@/core/model/intakeLine';
+import { dateSchema, plainText } from '../validate';
+import { amount, anyway, foodName, unit, uuid } from './words';
+
+/** When and how it came in. */
+export const startSchema = Joi.object({
+  did: Joi.string()
+    .valid(...STARTS)
+    .required(),
+  on: dateSchema.required(),
+  frozen: Joi.boolean().description('it came in hard frozen, from a freezer'),
+});
+
+export const printedSchema = Joi.object({
+  kind: Joi.string()
+    .valid(...PRINTED_KINDS)
+    .required(),
+  date: dateSchema.required(),
+})
+  .allow(null)
+  .default(null);
+
+/** Minor units, for the whole line. */
+export const priceMinor = Joi.number()
+  .integer()
+  .min(0)
+  .max(10_000_000)
+  .allow(null)
+  .default(null)
+  .description('minor units, for the whole line');
+
+export const lineSchema = Joi.object({
+  food: foodName.required(),
+  called: plainText(60).allow('').default('').description('the cook’s own word, as on the label'),
+  amount: amount.required().description('of the whole line, in the unit'),
+  unit: unit.required(),
+  packs: Joi.number().integer().min(1).max(MOST_PACKS).default(1),
+  form: Joi.string()
+    .valid(...FORMS)
+    .allow(null)
+    .default(null),
+  wrap: Joi.string()
+    .valid(...WRAPS)
+    .allow(null)
+    .default(null),
+  price_minor: priceMinor,
+  zone: uuid.allow(null).default(null).description('null leaves it on the counter'),
+  printed: printedSchema,
+  start: startSchema.required(),
+  opened_on: dateSchema.allow(null).default(null),
+  frozen_on: dateSchema.allow(null).default(null),
+  blanched: Joi.boolean().default(true),
+  note: plainText(200).allow('').default(''),
+  anyway,
+}).meta({ className: 'Line' });
+
+/** A line as the API takes it. */
+export interface RawLine extends Omit<IntakeLine, 'priceMinor' | 'openedOn' | 'frozenOn'> {
+  price_minor: number | null;
+  opened_on: string | null;
+  frozen_on: string | null;
+}
+
+/** A line as the core takes it. */
+export const toLine = ({ price_minor, opened_on, frozen_on, ...line }: RawLine): IntakeLine => ({
+  ...line,
+  priceMinor: price_minor,
+  openedOn: opened_on,
+  frozenOn: frozen_on,
+});
