@@ -26,7 +26,8 @@ const arrows = LAYERS.map((layer) => ({
 const CORE_FLOORS = [
   ['calendar', 'units'],
   ['model'],
-  ['foods', 'keeping', 'thermal', 'kitchen', 'packaging', 'firstout'],
+  ['foods', 'kitchen', 'packaging', 'firstout'],
+  ['keeping', 'thermal'],
   ['portions', 'placement', 'powercut', 'quickline'],
   ['haul'],
   ['ledger'],

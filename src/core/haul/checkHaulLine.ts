@@ -1,3 +1,4 @@
+import { MOST_PACKS } from '../model/limits';
 import type { Food } from '../model/food';
 import type { Container } from '../model/container';
 import { packLayout } from '../portions/packLayout';
@@ -10,9 +11,6 @@ export interface HaulFault {
   rule: string;
   says: string;
 }
-
-/** The most packages one line may make. */
-const MOST_PACKS = 200;
 
 function partFault(
   { food, line }: { food: Food; line: HaulLine },

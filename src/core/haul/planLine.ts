@@ -1,3 +1,4 @@
+import { MOST_PACKS } from '../model/limits';
 import type { Food } from '../model/food';
 import type { IntakeLine } from '../model/intakeLine';
 import { packCount, type PortionPlan } from '../portions/packCount';
@@ -10,9 +11,6 @@ import type { Goal, HaulLine, HaulPart } from '../model/haul';
 
 /** The parts of a line and what they are parts of. */
 export type Planned = Pick<HaulLine, 'amount' | 'unit' | 'pieces' | 'parts'>;
-
-/** The most packs a line may have. */
-const MOST_PACKS = 200;
 
 /** Where a food goes when nobody says. */
 function usualGoal(food: Food, packs: number): Goal {

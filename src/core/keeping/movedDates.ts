@@ -1,6 +1,7 @@
+import { SAFE_CHILL_C } from '../model/limits';
 import { addDays, type CalendarDate, daysBetween, earlier } from '../calendar/calendarDate';
 import { type KeepingCase, type KeepingState, setDates } from './keepingState';
-import { chilledRate, frozenRate, slowedDays, THAWS_C } from './spoilageRate';
+import { chilledRate, frozenRate, slowedDays } from './spoilageRate';
 
 const SOURCE = 'our fit to public time and temperature data';
 
@@ -18,7 +19,7 @@ export function movedDates(
   const ratio = rateAt(celsius) / rateAt(state.celsius);
   state.celsius = celsius;
   if (state.state === 'room') state.state = 'chilled';
-  if (state.state === 'frozen' && celsius > THAWS_C && food.controlled) {
+  if (state.state === 'frozen' && celsius > SAFE_CHILL_C && food.controlled) {
     const end = earlier(on, state.bestBy) ?? on;
     state.endsOn ??= end;
     state.caps.useBy = earlier(state.caps.useBy, end);

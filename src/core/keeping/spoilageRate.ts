@@ -15,9 +15,6 @@ export function chilledRate(celsius: number): number {
   return Math.max(1, (1 + 0.1 * celsius) ** 2 / 1.96);
 }
 
-/** Warmer than any fridge may be, °C (40 °F): nothing stays frozen there. */
-export const THAWS_C = 4.4;
-
 /** How much faster frozen food loses quality at `celsius` than at −18 °C: ln(rate) linear between the points. */
 export function frozenRate(celsius: number): number {
   const held = Math.min(-3, Math.max(-18, celsius));

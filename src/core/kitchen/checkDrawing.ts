@@ -1,3 +1,4 @@
+import { MOST_ZONES } from '../model/limits';
 import { overlapOf, roomOf, siblingsOf } from './boxes';
 import { type ApplianceDrawing, AXES, type DrawnZone, LEAST_MM } from '../model/drawing';
 import { clashingWords } from './zoneWords';
@@ -11,7 +12,6 @@ export interface DrawingFault {
   says: string;
 }
 
-export const MOST_ZONES = 250;
 const MOST_MM = 3000;
 
 /** True when a zone is nested, however deep, in itself or in what is not there. */

@@ -102,6 +102,3 @@ export interface LearnedCode {
   amount: number;
   unit: AmountUnit;
 }
-
-/** The most lines of a haul. */
-export const MOST_LINES = 200;

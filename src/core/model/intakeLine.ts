@@ -45,6 +45,3 @@ export interface IntakeLine {
   /** The zone was chosen all the same, whatever the household's own rules say of it. */
   anyway?: boolean;
 }
-
-/** The most packages one line may make. */
-export const MOST_PACKS = 200;

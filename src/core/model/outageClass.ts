@@ -1,3 +1,4 @@
+import { SAFE_CHILL_C } from './limits';
 /** Power-cut classes. Figures: data/outage.csv, after public outage charts. */
 
 export type OutageVerdict =
@@ -23,9 +24,6 @@ export interface OutageClass {
   note: string;
   source: string;
 }
-
-/** 40 °F: above it germs grow. */
-export const SAFE_CHILL_C = 4.4;
 
 /** Hours that a food not controlled may stand out of the cold once open: those of a class with a higher threshold (K10). */
 export function warmHoursOf(outageClass: OutageClass | undefined): { warmHours?: number } {

@@ -1,3 +1,4 @@
+import { HARD_FROZEN_C } from '../model/limits';
 import type { Food } from '../model/food';
 import type { ZoneKind } from '../model/drawing';
 
@@ -48,9 +49,6 @@ export interface PlacedFood {
 
 /** At this and colder a zone is a freezer's, °C. */
 const FREEZER_C = -6;
-/** Warmer than this nothing stays hard frozen; at this and colder chilled food freezes, °C. */
-export const HARD_FROZEN_C = -3;
-
 /** True for a zone of a freezer, by what it is built as, else by what it measures. */
 export const isFreezerZone = ({ cold, temperatureC }: PlacingZone): boolean =>
   cold === undefined ? temperatureC !== null && temperatureC <= FREEZER_C : cold === 'freezer';

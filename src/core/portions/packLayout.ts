@@ -1,8 +1,8 @@
+import { fillingOf, isWholeBird } from '../foods/foodKinds';
 import type { Food } from '../model/food';
 import type { Container } from '../model/container';
 import { fillLine } from '../packaging/fillLine';
 import type { PackageShape } from '../thermal/bodyOfShape';
-import { isWholeBird } from '../thermal/thermalFood';
 import type { AmountUnit } from '../units/sayAmount';
 import type { Packing } from './packing';
 import { portionGrams } from './portionGrams';
@@ -74,10 +74,9 @@ function flat(grams: number, food: Food, bag: Container | null, scored: boolean)
 function vessel(packMl: number, packing: Packing, food: Food, own: Container | null): PackLayout {
   const capacityMl = own ? own.litres * 1000 : (packing.capacityMl ?? 500);
   const heightMm = own ? own.innerMm[2] : (packing.heightMm ?? 100);
-  const filling = food.group === 'drink' ? 'juice' : food.group === 'fruit' ? 'dry' : 'liquid';
   const line = fillLine(
     { capacityMl, mouth: packing.mouth ?? 'wide', heightMm },
-    filling,
+    fillingOf(food),
     food.composition.water,
   );
   const diameterMm = 2 * Math.sqrt((capacityMl * 1000) / heightMm / Math.PI);

@@ -1,3 +1,4 @@
+import { isPoured, isWholeBird } from '../foods/foodKinds';
 import type { Food } from '../model/food';
 import type { Wrap } from '../model/history';
 import type { Form } from '../model/intakeLine';
@@ -37,15 +38,13 @@ export function packingOf(id: string): Packing {
   return found;
 }
 
-const LIQUIDS: readonly string[] = ['soup-sauce', 'leftovers', 'drink', 'baby', 'dairy'];
-
 /** Ways that suit a food in the freezer, the first the usual one (our own table, by group and what the food asks for). */
-export function packingsFor({ group, freezePrep, readiness, id, copyOf }: Food): string[] {
-  const whole = ['chicken-whole', 'turkey-whole', 'duck', 'game-birds'].includes(copyOf ?? id);
-  if (whole) return ['whole', 'vacuum', 'foil'];
+export function packingsFor(food: Food): string[] {
+  const { group, freezePrep, readiness, id, copyOf } = food;
+  if (isWholeBird(food)) return ['whole', 'vacuum', 'foil'];
   if (group === 'herb') return ['oil-cubes', 'cubes', 'lump'];
   if (id === 'butter') return ['log', 'foil', 'lump'];
-  if (LIQUIDS.includes(group)) return ['tub', 'jar', 'glass', 'flat', 'cubes', 'muffin', 'scored'];
+  if (isPoured(food)) return ['tub', 'jar', 'glass', 'flat', 'cubes', 'muffin', 'scored'];
   if (id === 'tomato-paste' || id === 'pesto') return ['scored', 'cubes', 'oil-cubes', 'jar'];
   if (group === 'bread-bake') return ['slices', 'lump', 'foil'];
   if (group === 'raw-meat' || group === 'raw-poultry') {

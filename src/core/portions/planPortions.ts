@@ -1,3 +1,4 @@
+import { MOST_PACKS } from '../model/limits';
 import type { Food } from '../model/food';
 import { Refusal } from '../model/refusal';
 import { packCount, type PortionPlan } from './packCount';
@@ -37,7 +38,6 @@ export interface PortionAnswer {
   warnings: { rule: string; says: string }[];
 }
 
-const MOST_PACKS = 200;
 /** A bag's corners hold a tenth less (THERMAL section 3). */
 const BAG_FILL = 0.9;
 const THICK_MM = 40;

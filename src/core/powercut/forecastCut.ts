@@ -1,3 +1,4 @@
+import { SAFE_CHILL_C } from '../model/limits';
 import { publishedLimitHours } from './publishedLimit';
 import { COOLING_KINDS, type CutRequest, DRAWS } from './cutForecast';
 import { seededNormals } from './seededNormals';
@@ -24,7 +25,6 @@ export interface CutForecast {
   imbalance: number;
 }
 
-const SAFE_C = 4.4;
 const LEAST_ESS = 50;
 const ROUNDS = 4;
 const KEEPS = Math.sqrt(0.75);
@@ -124,12 +124,15 @@ function openedOften({ kind, openings }: CutRequest): boolean {
 
 /** When the straight line to the first reading above 4.4 °C passes it; Infinity: there is none. */
 function measuredCrossing({ readings, startC, kind }: CutRequest): number {
-  const at = readings.findIndex(({ c }) => c > SAFE_C);
+  const at = readings.findIndex(({ c }) => c > SAFE_CHILL_C);
   const found = readings[at];
   if (!found) return Infinity;
-  const before = readings[at - 1] ?? { atH: 0, c: Math.min(startC ?? COOLING_KINDS[kind].startC, SAFE_C) };
-  if (before.c >= SAFE_C) return before.atH;
-  return before.atH + ((found.atH - before.atH) * (SAFE_C - before.c)) / (found.c - before.c);
+  const before = readings[at - 1] ?? {
+    atH: 0,
+    c: Math.min(startC ?? COOLING_KINDS[kind].startC, SAFE_CHILL_C),
+  };
+  if (before.c >= SAFE_CHILL_C) return before.atH;
+  return before.atH + ((found.atH - before.atH) * (SAFE_CHILL_C - before.c)) / (found.c - before.c);
 }
 
 /**

@@ -1,11 +1,9 @@
+import { SAFE_CHILL_C, HARD_FROZEN_C } from '../model/limits';
 import { airDuringCut, coversCut, type CutTimes, hoursAbove, reaches, warmest } from './airDuringCut';
-import { type OutageVerdict, SAFE_CHILL_C } from '../model/outageClass';
+import { type OutageVerdict } from '../model/outageClass';
 import { type Certainty, type CutAppliance, type CutItem, type ItemVerdict, LIMIT_SOURCE } from './powerCut';
 import { publishedLimitHours } from './publishedLimit';
 import { sayCelsius, sayHours } from './sayCut';
-
-/** Above it frozen food softens, though it still holds ice. */
-const HARD_FROZEN_C = -3;
 
 interface Evidence {
   times: CutTimes;

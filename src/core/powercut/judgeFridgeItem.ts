@@ -1,5 +1,6 @@
+import { SAFE_CHILL_C } from '../model/limits';
 import { airDuringCut, coversCut, type CutTimes, hoursAbove, reaches } from './airDuringCut';
-import { isControlled, SAFE_CHILL_C } from '../model/outageClass';
+import { isControlled } from '../model/outageClass';
 import { type CutAppliance, type CutItem, type ItemVerdict, LIMIT_SOURCE } from './powerCut';
 import { publishedLimitHours } from './publishedLimit';
 import { sayCelsius, sayHours } from './sayCut';

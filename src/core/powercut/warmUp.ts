@@ -1,3 +1,4 @@
+import { SAFE_CHILL_C } from '../model/limits';
 import { columnAt, enthalpyAt, heatTable } from '../thermal/heatTable';
 import type { ThermalFood } from '../thermal/foodProperties';
 import { MIXED } from '../thermal/warmedTo';
@@ -21,7 +22,6 @@ const WATER: ThermalFood = {
 // Kept at hand: looking up globals is slow in some surroundings, and the loop below runs millions of times.
 const { floor, max, min } = Math;
 const NEVER = Infinity;
-const SAFE_C = 4.4;
 const ICE_ARRIVES_C = -18;
 const POINTS = 4096;
 const HOUR_S = 3600;
@@ -129,7 +129,7 @@ export function warmUp(
   const stored = (): number => Ca * Ta + Mo * Ho + Mi * Hi + packs * Hp;
   const before = stored();
   let heat = 0;
-  let to4c = start > SAFE_C ? 0 : NEVER;
+  let to4c = start > SAFE_CHILL_C ? 0 : NEVER;
   const airAt: number[] = [];
   let nextReading = 0;
   let nextOpening = 0;
@@ -169,8 +169,8 @@ export function warmUp(
     To = food.celsius(Ho);
     Ti = food.celsius(Hi);
     if (packs > 0) Tp = water.celsius(Hp);
-    if (to4c === NEVER && To > SAFE_C) {
-      to4c = end - (dt / HOUR_S) * (1 - (SAFE_C - was) / (To - was));
+    if (to4c === NEVER && To > SAFE_CHILL_C) {
+      to4c = end - (dt / HOUR_S) * (1 - (SAFE_CHILL_C - was) / (To - was));
     }
     while (nextReading < request.readings.length) {
       const at = request.readings[nextReading]?.atH ?? NEVER;

@@ -1,7 +1,8 @@
+import { MOST_PACKS } from '../model/limits';
 import { type CalendarDate, daysBetween } from '../calendar/calendarDate';
 import { sayPlainDate } from '../calendar/sayDate';
 import { isStart, START_WORDS } from '../keeping/startDates';
-import { type Form, MOST_PACKS } from '../model/intakeLine';
+import { type Form } from '../model/intakeLine';
 import { amountFault, isUnit, readAmount } from '../units/readAmount';
 import { sayAmount } from '../units/sayAmount';
 import { dateWords } from './dateWords';

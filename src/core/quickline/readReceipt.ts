@@ -1,3 +1,4 @@
+import { MOST_LINES } from '../model/limits';
 /** Words of a receipt that are no food. */
 const NO_GOODS =
   /^(sub\s*-?total|total|sum|balance|cash|card|change|vat|tax|thank|receipt|date|time|till|visa|debit|credit|items?|saving|discount|deposit|coupon|bag\b|carrier|\*+|-{2,}|={2,}|#)/i;
@@ -5,8 +6,6 @@ const PRICE_AT_END = /\s+(?:€|£|\$)?\s*(\d{1,4})[.,](\d{2})\s*(?:€|£|\$|EU
 const COUNT_FIRST = /^(\d{1,2})\s*(?:x|×|\*|@)\s+(.+)$/i;
 const CODE_FIRST = /^\d{5,14}\s+/;
 const BULLET = /^\s*(?:[-–•*+]|\[[ xX]?\]|\d{1,2}[.)])\s+/;
-const MOST_LINES = 200;
-
 /**
  * Makes lines for the quick line out of a pasted receipt or shopping list: bullets, shop codes and totals away, a count in
  * front and a price at the end as the quick line writes them. What it cannot read stays as it is.

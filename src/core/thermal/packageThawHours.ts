@@ -5,7 +5,8 @@ import type { PackageShape } from './bodyOfShape';
 import { heatHours } from './heatHours';
 import { FREEZE_MEDIA, THAW_MEDIA } from './heatMedia';
 import { landmarkThawHours } from './landmarkThawHours';
-import { isWholeBird, thermalFood } from './thermalFood';
+import { thermalFood } from './thermalFood';
+import { isWholeBird } from '../foods/foodKinds';
 
 /** A bag of the usual size, filed flat. */
 const BAG_MM = { lengthMm: 240, widthMm: 200 };

@@ -8,15 +8,11 @@ const PORES: Readonly<Record<string, number>> = {
   bannocks: 0.75,
   'ice-cream': 0.45,
 };
-const WHOLE_BIRDS = ['chicken-whole', 'turkey-whole', 'duck', 'game-birds'];
 
 /** A food of the table as heat sees it. */
 export function thermalFood({ id, copyOf, composition, freezingPointC }: Food): ThermalFood {
   return { composition, freezingPointC, porosity: PORES[copyOf ?? id] ?? 0 };
 }
-
-/** A whole bird: hollow, and slower than its mass tells when small ones are measured by it. */
-export const isWholeBird = ({ id, copyOf }: Food): boolean => WHOLE_BIRDS.includes(copyOf ?? id);
 
 /** Grams of a whole bird that thaw in 24 hours in a refrigerator: at the quick and at the slow end of public advice (THERMAL 4). */
 const QUICK_BIRD_G_A_DAY = 2300;

@@ -1,3 +1,5 @@
+import { fillingOf } from '@/core/foods/foodKinds';
+import { MOST_PACKS } from '@/core/model/limits';
 import Joi from 'joi';
 import {
   AFTERWARDS,
@@ -144,7 +146,7 @@ export const portionsSchema = Joi.object({
     .messages({ 'any.required': 'a price needs its currency' }),
   plan: Joi.alternatives()
     .try(
-      Joi.object({ packs: Joi.number().integer().min(1).max(200).required() }),
+      Joi.object({ packs: Joi.number().integer().min(1).max(MOST_PACKS).required() }),
       Joi.object({ portion_g: Joi.number().integer().min(1).max(200_000).required() }),
       Joi.object({
         eaters: Joi.number().integer().min(1).max(50).required(),
@@ -156,7 +158,7 @@ export const portionsSchema = Joi.object({
         parts: Joi.array()
           .items(
             Joi.object({
-              count: Joi.number().integer().min(1).max(200).required(),
+              count: Joi.number().integer().min(1).max(MOST_PACKS).required(),
               form: plainText(40).min(1).required(),
             }),
           )
@@ -212,16 +214,12 @@ function toPlan({ packs, portion_g, eaters, appetite, parts }: PortionsRequest['
   return { eaters: eaters ?? 1, appetite: appetite ?? 'usual' };
 }
 
-/** Groups of food that are or lie in a liquid. */
-const LIQUID_GROUPS = ['soup-sauce', 'leftovers', 'ready-meal', 'dairy', 'baby', 'condiment'];
-
 /** How far a jar or tub is filled, and a warning when a pack is more than that; `null`: it is not one, or of unknown size. */
 function toFill(container: PortionsRequest['container'], food: Food, largestG: number) {
   if (!container?.capacity_ml || (container.kind !== 'jar' && container.kind !== 'tub')) return null;
   const mouth = container.mouth ?? (container.kind === 'jar' ? 'narrow' : 'wide');
-  const filling = food.group === 'drink' ? 'juice' : LIQUID_GROUPS.includes(food.group) ? 'liquid' : 'dry';
   const vessel = { capacityMl: container.capacity_ml, mouth, heightMm: container.height_mm ?? null };
-  const line = fillLine(vessel, filling, food.composition.water);
+  const line = fillLine(vessel, fillingOf(food), food.composition.water);
   const packMl = Math.round(largestG / food.densityKgPerL);
   const over =
     packMl > line.fillMl

@@ -10,7 +10,8 @@ import {
 import type { PackageShape } from '@/core/thermal/bodyOfShape';
 import type { ThermalFood } from '@/core/thermal/foodProperties';
 import { type HeatAnswer, heatHours } from '@/core/thermal/heatHours';
-import { isWholeBird, thermalFood } from '@/core/thermal/thermalFood';
+import { thermalFood } from '@/core/thermal/thermalFood';
+import { isWholeBird } from '@/core/foods/foodKinds';
 import { foodNamed, ourHousehold, referenceOf } from '../household/household';
 import { Problem } from '../door/problem';
 import { validate } from '../door/validate';

@@ -1,6 +1,6 @@
+import { HARD_FROZEN_C } from '@/core/model/limits';
 import type { Zone } from '@/core/model/package';
 import { coldOf } from '@/core/ledger/package/judgePackage';
-import { HARD_FROZEN_C } from '@/core/placement/placing';
 import type { Kitchen } from '@/store/kitchens';
 
 /**

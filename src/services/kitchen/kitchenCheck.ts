@@ -1,4 +1,4 @@
-import { CHECK_RULES, checkKitchen, type CheckFinding } from '@/core/placement/checkKitchen';
+import { type CheckRule, checkTitle, checkKitchen, type CheckFinding } from '@/core/placement/checkKitchen';
 import { type TidyMove, tidyMoves, tidyWalk } from '@/core/placement/tidyMoves';
 import { viewContext } from '../household/context';
 import { type KitchenContents, readKitchenContents } from './kitchenContents';
@@ -17,7 +17,7 @@ export type FixView =
   | { kind: 'look'; zone: string };
 
 export interface FindingView {
-  rule: keyof typeof CHECK_RULES;
+  rule: CheckRule;
   title: string;
   zone: { id: string; name: string; appliance: string };
   says: string;
@@ -71,7 +71,7 @@ export async function readKitchenCheck(): Promise<{
     packages: [...contents.packages.values()].reduce((sum, group) => sum + group.length, 0),
     findings: findings.map((finding) => ({
       rule: finding.rule,
-      title: CHECK_RULES[finding.rule],
+      title: checkTitle(finding.rule),
       zone: { id: finding.zone.id, name: finding.zone.name, appliance: finding.zone.applianceName },
       says: finding.says,
       why: finding.why,

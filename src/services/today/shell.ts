@@ -1,3 +1,4 @@
+import { SAFE_CHILL_C } from '@/core/model/limits';
 import { counterClock } from '@/core/haul/counterClock';
 import { DatabaseGone, sql } from '@/store/database';
 import { readBenchLines } from '@/store/hauls';
@@ -38,7 +39,7 @@ export async function readShell(): Promise<Shell | null> {
       temperatures: context.kitchen.compartments.map(({ called, temperatureC, cold }) => ({
         name: called,
         words: `${String(temperatureC).replace('-', '−')}°`,
-        warm: temperatureC > (cold === 'fridge' ? 4.4 : -15),
+        warm: temperatureC > (cold === 'fridge' ? SAFE_CHILL_C : -15),
       })),
       counter: toCounter(onCounter.map((found) => toPackageView(found, context))),
     };

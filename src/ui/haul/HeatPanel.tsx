@@ -6,7 +6,8 @@ import type { Food } from '@/core/model/food';
 import { gramsOf, layoutShape, type PackLayout } from '@/core/portions/packLayout';
 import type { HeatAnswer, HeatCase } from '@/core/thermal/heatHours';
 import { FREEZE_MEDIA, THAW_MEDIA } from '@/core/thermal/heatMedia';
-import { isWholeBird, thermalFood } from '@/core/thermal/thermalFood';
+import { thermalFood } from '@/core/thermal/thermalFood';
+import { isWholeBird } from '@/core/foods/foodKinds';
 import type { AmountUnit } from '@/core/units/sayAmount';
 import { sayHours, useHeat } from './useHeat';
 

@@ -1,6 +1,6 @@
+import { wasSet, type Decision } from '../../model/decision';
 import type { Haul } from '../../model/haul';
 import { Refusal } from '../../model/refusal';
-import type { Decision } from '../../model/decision';
 import { haulEvent } from './haulWorld';
 import type { World } from '../../model/world';
 import { checkLeft, notAhead, outSinceOf } from './leftCold';
@@ -10,7 +10,7 @@ import type { CommandKind } from '../../model/command';
 export type NewHaul = Omit<Haul, 'closedAt' | 'begunAt' | 'outSince'>;
 
 /** Begins a haul. @throws Refusal `haul` when its id is in use, another is open, or it left the cold after now */
-export function beginHaul({ haul }: { haul: NewHaul }, world: World): Decision {
+function beginHaul({ haul }: { haul: NewHaul }, world: World): Decision {
   if (world.haul(haul.id)) throw new Refusal('haul', 'That haul was begun already.');
   const open = world.openHaul();
   if (open) throw new Refusal('haul', `${open.name} is still open: put it away or close it first.`);
@@ -18,7 +18,7 @@ export function beginHaul({ haul }: { haul: NewHaul }, world: World): Decision {
   checkLeft(leftAt, world);
   const told = { ...haul, leftAt, begunAt: world.at, closedAt: null };
   const begun: Haul = { ...told, outSince: outSinceOf(told) };
-  return { lots: [], events: [], settings: [haulEvent('haul.begun', null, begun, `Began ${begun.name}.`)] };
+  return wasSet(haulEvent('haul.begun', null, begun, `Began ${begun.name}.`));
 }
 
 export const beginHaulCommand: CommandKind<{ haul: NewHaul }> = {

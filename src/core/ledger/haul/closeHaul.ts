@@ -1,11 +1,11 @@
+import { wasSet, type Decision } from '../../model/decision';
 import { Refusal } from '../../model/refusal';
-import type { Decision } from '../../model/decision';
 import { haulEvent, openHaul } from './haulWorld';
 import type { World } from '../../model/world';
 import type { CommandKind } from '../../model/command';
 
 /** Closes a haul whose lines are all packed. @throws Refusal `haul` naming what is not */
-export function closeHaul(command: { haul: string }, world: World): Decision {
+function closeHaul(command: { haul: string }, world: World): Decision {
   const before = openHaul(world, command.haul);
   const open = world.haulLines(before.id).filter(({ packages }) => packages === null);
   if (open.length > 0) {
@@ -14,11 +14,7 @@ export function closeHaul(command: { haul: string }, world: World): Decision {
     throw new Refusal('haul', `Not packed yet: ${names.join(', ')}${more}.`);
   }
   const after = { ...before, closedAt: world.at };
-  return {
-    lots: [],
-    events: [],
-    settings: [haulEvent('haul.closed', before, after, `Finished ${before.name}.`)],
-  };
+  return wasSet(haulEvent('haul.closed', before, after, `Finished ${before.name}.`));
 }
 
 export const closeHaulCommand: CommandKind<{ haul: string }> = {

@@ -1,3 +1,4 @@
+import { MOST_NOTE } from '../../model/limits';
 import { checkHaulLine } from '../../haul/checkHaulLine';
 import { counterClock } from '../../haul/counterClock';
 import type { Haul, HaulLine, HaulPart } from '../../model/haul';
@@ -16,7 +17,6 @@ import type { SettingEvent } from '../../model/setting';
 import { type NewPack, storeLot } from '../package/storeLot';
 import { discardPackage } from '../package/discardPackage';
 import type { World } from '../../model/world';
-import { MOST_NOTE } from '../package/zoneFault';
 import type { CommandKind } from '../../model/command';
 
 /** A line to be packed, or thrown out instead: it stood too long. */
@@ -130,7 +130,7 @@ function discardLine(line: HaulLine, haul: Haul, world: World): { lot: Lot; even
  *
  * @throws Refusal with the rule, or StaleSetting when somebody changed a line; one packed already is refused, never doubled
  */
-export function packHaul(command: { haul: string; lines: PackedLine[] }, world: World): Decision {
+function packHaul(command: { haul: string; lines: PackedLine[] }, world: World): Decision {
   const haul = openHaul(world, command.haul);
   const lots: Lot[] = [];
   const events: LedgerEvent[] = [];

@@ -25,7 +25,7 @@ export interface PutAway {
  *
  * @throws Refusal with the rule, or StaleVersion
  */
-export function putAway(command: { haul: string; places: PutAway[] }, world: World): LedgerEvent[] {
+function putAway(command: { haul: string; places: PutAway[] }, world: World): LedgerEvent[] {
   const haul = world.haul(command.haul);
   if (!haul) throw new Refusal('haul', 'There is no such haul.');
   const there: World = { ...world, hot: haul.hot };

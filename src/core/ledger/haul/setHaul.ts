@@ -1,6 +1,6 @@
+import { wasSet, type Decision } from '../../model/decision';
 import type { Haul } from '../../model/haul';
 import { Refusal } from '../../model/refusal';
-import type { Decision } from '../../model/decision';
 import { haulEvent, lineEvent, openHaul } from './haulWorld';
 import type { World } from '../../model/world';
 import { checkLeft, notAhead, outSinceOf } from './leftCold';
@@ -17,7 +17,7 @@ export type HaulChanges = Partial<
  *
  * @throws Refusal `haul`
  */
-export function setHaul(command: { haul: string; changes: HaulChanges }, world: World): Decision {
+function setHaul(command: { haul: string; changes: HaulChanges }, world: World): Decision {
   const before = openHaul(world, command.haul);
   const { leftAt = before.leftAt } = command.changes;
   const told = { ...before, ...command.changes, leftAt: notAhead(leftAt, world) };
@@ -39,11 +39,7 @@ export function setHaul(command: { haul: string; changes: HaulChanges }, world: 
               `${line.called} has been out since ${after.outSince.slice(11, 16)} UTC.`,
             ),
           );
-  return {
-    lots: [],
-    events: [],
-    settings: [haulEvent('haul.set', before, after, says), ...follow],
-  };
+  return wasSet(haulEvent('haul.set', before, after, says), ...follow);
 }
 
 export const setHaulCommand: CommandKind<{ haul: string; changes: HaulChanges }> = {

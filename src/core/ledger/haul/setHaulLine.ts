@@ -1,9 +1,10 @@
+import { wasSet, type Decision } from '../../model/decision';
+import { MOST_LINES } from '../../model/limits';
 import { dequal } from 'dequal';
-import { MOST_LINES, type HaulLine } from '../../model/haul';
+import { type HaulLine } from '../../model/haul';
 import { Refusal } from '../../model/refusal';
 import { amountFault } from '../../units/readAmount';
 import { sayAmount } from '../../units/sayAmount';
-import type { Decision } from '../../model/decision';
 import { lineEvent, openHaul, presentLine } from './haulWorld';
 import { checkLeft, notAhead } from './leftCold';
 import type { World } from '../../model/world';
@@ -23,7 +24,7 @@ function withoutZones({ parts, ...line }: ToldLine): unknown {
  * @param command.version the version the cook saw; `null`: a new line
  * @throws Refusal `haul` or `amount`, or StaleSetting when somebody else changed the line
  */
-export function setHaulLine(command: { line: ToldLine; version: number | null }, world: World): Decision {
+function setHaulLine(command: { line: ToldLine; version: number | null }, world: World): Decision {
   const { version } = command;
   const { outSince } = command.line;
   const line = { ...command.line, outSince: outSince === null ? null : notAhead(outSince, world) };
@@ -45,7 +46,7 @@ export function setHaulLine(command: { line: ToldLine; version: number | null },
     if (length >= MOST_LINES)
       throw new Refusal('haul', `A haul has at most ${MOST_LINES} lines; begin another.`);
     const after: HaulLine = { ...told, packages: null, version: 1 };
-    return { lots: [], events: [], settings: [lineEvent('haul.line', null, after, says)] };
+    return wasSet(lineEvent('haul.line', null, after, says));
   }
   const before = presentLine(world, line.id, version);
   if (before.haul !== line.haul) throw new Refusal('haul', 'A line stays in its haul.');
@@ -54,7 +55,7 @@ export function setHaulLine(command: { line: ToldLine; version: number | null },
     throw new Refusal('haul', `${called} is packed already; undo that to change it.`);
   }
   const after: HaulLine = { ...told, packages, version: version + 1 };
-  return { lots: [], events: [], settings: [lineEvent('haul.line', before, after, says)] };
+  return wasSet(lineEvent('haul.line', before, after, says));
 }
 
 export const setHaulLineCommand: CommandKind<{ line: ToldLine; version: number | null }> = {

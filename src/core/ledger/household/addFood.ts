@@ -1,8 +1,8 @@
+import { wasSet, type Decision } from '../../model/decision';
 import { foodKey } from '../../foods/foodKey';
 import { wishedFood } from '../../foods/wish';
 import type { Wish } from '../../model/wish';
 import { Refusal } from '../../model/refusal';
-import type { Decision } from '../../model/decision';
 import type { World } from '../../model/world';
 import type { CommandKind } from '../../model/command';
 
@@ -21,7 +21,7 @@ interface NewFood {
  *
  * @throws Refusal `food` when the name is taken, `wish` when a figure would loosen safety
  */
-export function addFood(command: NewFood, world: World): Decision {
+function addFood(command: NewFood, world: World): Decision {
   const { food: near } = world.referenceFood(command.copy);
   for (const name of [command.name, ...command.aliases]) {
     const other = world.foodCalled(name);
@@ -40,18 +40,12 @@ export function addFood(command: NewFood, world: World): Decision {
     copyOf: near.copyOf ?? near.id,
     source: `${near.source}; copied from ${near.name}`,
   };
-  return {
-    lots: [],
-    events: [],
-    settings: [
-      {
-        type: 'food.added',
-        before: null,
-        after: { kind: 'food', subject: id, value: { food, retired: false } },
-        says: `${command.name} is a food of your own now, after ${near.name}.`,
-      },
-    ],
-  };
+  return wasSet({
+    type: 'food.added',
+    before: null,
+    after: { kind: 'food', subject: id, value: { food, retired: false } },
+    says: `${command.name} is a food of your own now, after ${near.name}.`,
+  });
 }
 
 export const addFoodCommand: CommandKind<NewFood> = { type: 'food.add', needs: () => ({}), decide: addFood };

@@ -4,7 +4,7 @@ import { decided } from './jobDecided';
 import type { CommandKind } from '../../model/command';
 
 /** A round walked or upkeep done today; what is judged by its frost has none then, unless some was left, mm. One with a day of its own is over then. */
-export function doJob(command: { job: string; frostMm: number | null }, world: World): Decision {
+function doJob(command: { job: string; frostMm: number | null }, world: World): Decision {
   const before = world.job(command.job);
   const frostMm = command.frostMm ?? (before.frostMm === null ? null : 0);
   const after = { ...before, lastOn: world.today, frostMm, retired: before.dueOn !== null };

@@ -1,11 +1,7 @@
-import type { Decision } from '../../model/decision';
+import { wasSet, type Decision } from '../../model/decision';
 import type { Job, SettingEvent } from '../../model/setting';
 
 export function decided(type: SettingEvent['type'], before: Job | null, after: Job, says: string): Decision {
   const setting = (value: Job) => ({ kind: 'job' as const, subject: after.id, value });
-  return {
-    lots: [],
-    events: [],
-    settings: [{ type, before: before && setting(before), after: setting(after), says }],
-  };
+  return wasSet({ type, before: before && setting(before), after: setting(after), says });
 }

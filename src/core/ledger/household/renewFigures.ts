@@ -6,7 +6,7 @@ import type { CommandKind } from '../../model/command';
 import { happened } from '../../model/decision';
 
 /** The stricter of two sets of dates of one package, each date by itself. */
-export function stricter(before: Package, after: Package): Package {
+function stricter(before: Package, after: Package): Package {
   const useBy = after.useBy === null ? before.useBy : earlier(before.useBy, after.useBy);
   const bestBy = earlier(before.bestBy, after.bestBy) ?? after.bestBy;
   return {
@@ -22,7 +22,7 @@ export function stricter(before: Package, after: Package): Package {
  * Dates packages anew by reference figures that came with a new version: only earlier, never later. What would have become
  * later keeps its date until something happens to it.
  */
-export function renewFigures(world: World): LedgerEvent[] {
+function renewFigures(world: World): LedgerEvent[] {
   return redatePackages(world.loaded(), world).flatMap((event): LedgerEvent[] => {
     const { before } = event;
     if (before === null) return [];

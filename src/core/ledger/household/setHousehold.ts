@@ -24,7 +24,7 @@ function sayChanges(before: HouseholdSettings, after: HouseholdSettings): string
  *
  * @throws Refusal `household` for a time that is none
  */
-export function setHousehold(
+function setHousehold(
   command: { changes: Partial<HouseholdSettings>; renewFeed: boolean },
   world: World,
 ): Decision {

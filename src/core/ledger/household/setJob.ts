@@ -9,7 +9,7 @@ import type { CommandKind } from '../../model/command';
 type ToldJob = Omit<Job, 'lastOn'> & { lastOn?: Job['lastOn'] };
 
 /** Sets up a round or upkeep, changes one, or gives it up (`retired`). @throws Refusal `job` for a name or interval that cannot be */
-export function setJob(command: { job: ToldJob }, world: World): Decision {
+function setJob(command: { job: ToldJob }, world: World): Decision {
   const before = world.jobCalled(command.job.id);
   const after: Job = { ...command.job, lastOn: command.job.lastOn ?? before?.lastOn ?? null };
   if (after.name.trim() === '') throw new Refusal('job', 'What is to be done needs a name.');

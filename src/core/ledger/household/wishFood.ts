@@ -23,7 +23,7 @@ function sayWish(name: string, wish: Wish): string {
  *
  * @throws Refusal `wish` when it would loosen safety
  */
-export function wishFood(command: { food: string; wish: Wish }, world: World): Decision {
+function wishFood(command: { food: string; wish: Wish }, world: World): Decision {
   const { food } = world.referenceFood(command.food);
   checkWish(food, command.wish);
   const before = world.wish(food.id);

@@ -1,5 +1,5 @@
+import { wasSet, type Decision } from '../../model/decision';
 import type { Container } from '../../model/container';
-import type { Decision } from '../../model/decision';
 import type { Setting } from '../../model/setting';
 
 export function decided(
@@ -9,16 +9,10 @@ export function decided(
   says: string,
 ): Decision {
   const setting = (value: Container | null): Setting => ({ kind: 'container', subject: id, value });
-  return {
-    lots: [],
-    events: [],
-    settings: [
-      {
-        type: after ? 'container.set' : 'container.removed',
-        before: before && setting(before),
-        after: setting(after),
-        says,
-      },
-    ],
-  };
+  return wasSet({
+    type: after ? 'container.set' : 'container.removed',
+    before: before && setting(before),
+    after: setting(after),
+    says,
+  });
 }

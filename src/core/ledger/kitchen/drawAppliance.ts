@@ -29,7 +29,7 @@ interface Drawing {
  * @throws Refusal D1 to D6 with the measure that is wrong, `place` for packages left without a zone
  * @throws StaleSetting when somebody drew it in the meantime
  */
-export function drawAppliance(command: Drawing, world: World): Decision {
+function drawAppliance(command: Drawing, world: World): Decision {
   const drawing = command.appliance;
   const before = world.appliance(drawing.id);
   if ((before?.version ?? null) !== command.version) throw new StaleSetting(drawing.name);

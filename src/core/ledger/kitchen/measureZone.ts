@@ -1,6 +1,6 @@
+import { HARD_FROZEN_C } from '../../model/limits';
 import { warmAround } from '../package/warmAround';
 import type { Decision } from '../../model/decision';
-import { HARD_FROZEN_C } from '../../placement/placing';
 import { Refusal } from '../../model/refusal';
 import type { Zone } from '../../model/package';
 import type { Setting } from '../../model/setting';
@@ -33,10 +33,7 @@ function refuseOdd({ name, cold }: Zone, celsius: number): void {
  * @param command.sure the cook looked twice: an odd reading is taken too
  * @throws Refusal `reading` for one that no zone of its kind should have
  */
-export function measureZone(
-  command: { zone: string; celsius: number; sure?: boolean },
-  world: World,
-): Decision {
+function measureZone(command: { zone: string; celsius: number; sure?: boolean }, world: World): Decision {
   const zone = world.zone(command.zone);
   if (!command.sure) refuseOdd(zone, command.celsius);
   const before = world.measured(zone.id);

@@ -7,7 +7,7 @@ import type { World } from '../../model/world';
 import type { CommandKind } from '../../model/command';
 
 /** Takes an appliance out of the kitchen. @throws Refusal `place` for packages left without a zone, or when it is not there */
-export function removeAppliance(command: { appliance: string; rehome: Rehoming[] }, world: World): Decision {
+function removeAppliance(command: { appliance: string; rehome: Rehoming[] }, world: World): Decision {
   const before = world.appliance(command.appliance);
   if (!before) throw new Refusal('place', 'There is no such appliance any more.');
   const { drawing } = before;

@@ -7,7 +7,7 @@ import { decided } from './containerDecided';
 import type { CommandKind } from '../../model/command';
 
 /** Adds a container the household owns, or changes one. @throws Refusal `container` with the measure that is wrong */
-export function setContainer({ container }: { container: Container }, world: World): Decision {
+function setContainer({ container }: { container: Container }, world: World): Decision {
   const fault = checkContainer(container);
   if (fault) throw new Refusal('container', fault);
   const says = `${container.count} × ${container.name} among the containers.`;

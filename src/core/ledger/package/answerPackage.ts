@@ -32,7 +32,7 @@ function planned(before: Package, on: CalendarDate | null, today: CalendarDate):
  * @param on the day of a plan
  * @throws Refusal when it is to be thrown out, when a look is to stand against a safety date, or the plan is too late
  */
-export function answerPackage(
+function answerPackage(
   command: { package: string; version: number; answer: AnswerKind; on: CalendarDate | null },
   world: World,
 ): LedgerEvent[] {

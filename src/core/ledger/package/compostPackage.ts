@@ -5,7 +5,7 @@ import { reduced, sayPart, type Taking } from './reduced';
 import { packageCommand } from './packageCommand';
 
 /** Puts a package on the compost, all of it or a part. @throws Refusal when there is less in it */
-export function compostPackage(command: Taking, world: World): LedgerEvent[] {
+function compostPackage(command: Taking, world: World): LedgerEvent[] {
   const before = presentPackage(world, command.package, command.version);
   const after = reduced(before, command, 'composted', null, world);
   return [

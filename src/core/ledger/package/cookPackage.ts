@@ -17,7 +17,7 @@ interface Cooking extends Taking {
  * @param into the dish as a line of a haul; `null`: eaten as it was cooked
  * @throws Refusal when it is to be thrown out, or the line cannot be stored
  */
-export function cookPackage(command: Cooking, world: World): Decision {
+function cookPackage(command: Cooking, world: World): Decision {
   const events = takePackage(command, world, 'cooked');
   if (command.into === null) return happened(events);
   const stored = storeLine(command.into, world);

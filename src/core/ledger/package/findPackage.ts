@@ -6,10 +6,7 @@ import type { OnPackage } from '../../model/command';
 import { packageCommand } from './packageCommand';
 
 /** What a round found (K12): turning, or bad. It may only bring the date forward. */
-export function findPackage(
-  command: OnPackage & { finding: 'turning' | 'bad' },
-  world: World,
-): LedgerEvent[] {
+function findPackage(command: OnPackage & { finding: 'turning' | 'bad' }, world: World): LedgerEvent[] {
   const before = presentPackage(world, command.package, command.version);
   const did = command.finding === 'bad' ? 'found-bad' : 'found-turning';
   const after = withEvents(before, [{ did, on: world.today }], world);

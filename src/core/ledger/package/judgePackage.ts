@@ -1,8 +1,9 @@
+import { SAFE_CHILL_C } from '../../model/limits';
 import { later, type CalendarDate } from '../../calendar/calendarDate';
 import { USUAL_CONDITIONS, type HistoryEvent } from '../../model/history';
 import { minutesBetween } from '../../keeping/counterMinutes';
 import { judgeKeeping } from '../../keeping/judgeKeeping';
-import { THAWS_C, chilledRate, frozenRate } from '../../keeping/spoilageRate';
+import { chilledRate, frozenRate } from '../../keeping/spoilageRate';
 import type { Package, Zone } from '../../model/package';
 import type { World } from '../../model/world';
 import type { UndatedPackage } from '../../model/undated';
@@ -56,7 +57,7 @@ export function withEvents(
 /** True when clocks run alike in both temperatures, °C. */
 function runAlike(cold: Zone['cold'], a: number, b: number): boolean {
   if (cold === 'fridge') return chilledRate(a) === chilledRate(b);
-  return frozenRate(a) === frozenRate(b) && a > THAWS_C === b > THAWS_C;
+  return frozenRate(a) === frozenRate(b) && a > SAFE_CHILL_C === b > SAFE_CHILL_C;
 }
 
 /** The K9 event for coming into a zone whose temperature changes how fast the clocks run; none when it does not. */

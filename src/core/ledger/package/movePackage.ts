@@ -7,10 +7,7 @@ import { moveTo } from './moveTo';
 import { packageCommand } from './packageCommand';
 
 /** Puts a package into a zone, or out on the counter. @throws Refusal `place` as `moveTo`, or when it lies there already */
-export function movePackage(
-  command: OnPackage & Placing & { zone: string | null },
-  world: World,
-): LedgerEvent[] {
+function movePackage(command: OnPackage & Placing & { zone: string | null }, world: World): LedgerEvent[] {
   const before = presentPackage(world, command.package, command.version);
   const kept = before.state === 'room' && before.counterSince === null;
   if (command.zone === before.zoneId && !kept) throw new Refusal('place', 'It lies there already.');

@@ -6,7 +6,7 @@ import type { OnPackage } from '../../model/command';
 import { packageCommand } from './packageCommand';
 
 /** Opens a package (K4). @throws Refusal when it is open already */
-export function openPackage(command: OnPackage, world: World): LedgerEvent[] {
+function openPackage(command: OnPackage, world: World): LedgerEvent[] {
   const before = presentPackage(world, command.package, command.version);
   const after = withEvents(before, [{ did: 'opened', on: world.today }], world);
   return [{ type: 'package.opened', before, after, says: `Opened ${before.called} ${before.code}.` }];

@@ -18,7 +18,7 @@ import { packageCommand } from './packageCommand';
  * @param cap a new cap in the pot's unit; `null` keeps the one it has
  * @throws Refusal when it is not a pot, or K11 says no
  */
-export function topUpPot(
+function topUpPot(
   command: {
     package: string;
     version: number;

@@ -1,6 +1,6 @@
+import { HARD_FROZEN_C, MOST_NOTE } from '../../model/limits';
 import type { Food } from '../../model/food';
 import { ownRule } from '../../placement/ownRule';
-import { HARD_FROZEN_C } from '../../placement/placing';
 import { Refusal } from '../../model/refusal';
 import type { Zone } from '../../model/package';
 
@@ -51,9 +51,6 @@ export function admitTo(zone: Zone, food: Food, anyway: boolean): string {
   if (fault.own && anyway) return fault.says;
   throw new Refusal(fault.rule, fault.says);
 }
-
-/** The longest note a package carries. */
-export const MOST_NOTE = 200;
 
 /** A note with a warning behind it. */
 export function warnedNote(note: string, warning: string): string {

@@ -53,7 +53,7 @@ export function allocateAmount(
  *
  * @throws Refusal `amount` when there is not enough that may be eaten in time; nothing is taken then
  */
-export function takeAmount(command: AmountWanted & { pieces?: Pieces | null }, world: World): LedgerEvent[] {
+function takeAmount(command: AmountWanted & { pieces?: Pieces | null }, world: World): LedgerEvent[] {
   const packages = world.loaded();
   const { takes, short, passed } = allocateAmount(packages, command, world);
   if (short > 0) {

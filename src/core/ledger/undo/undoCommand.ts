@@ -68,7 +68,7 @@ function undoSetting(past: SettingEvent, says: string, world: World): SettingEve
  *
  * @throws Refusal `undo`, or `meanwhile`
  */
-export function undoCommand(past: PastCommand | null, world: World, meanwhile: Meanwhile = 'out'): Decision {
+function undoCommand(past: PastCommand | null, world: World, meanwhile: Meanwhile = 'out'): Decision {
   if (past === null) throw new Refusal('undo', 'There is no such command.');
   if (past.undone) throw new Refusal('undo', 'That was undone already.');
   // A zone must be drawn again before what was measured in it comes back.

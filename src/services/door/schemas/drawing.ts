@@ -1,5 +1,5 @@
+import { MOST_ZONES } from '@/core/model/limits';
 import Joi from 'joi';
-import { MOST_ZONES } from '@/core/kitchen/checkDrawing';
 import { APPLIANCE_SHAPES, ZONE_KINDS } from '@/core/model/drawing';
 import { plainText } from '../validate';
 import { uuid } from './words';

@@ -1,6 +1,7 @@
+import { MOST_PACKS, MOST_NOTE } from '@/core/model/limits';
 import Joi from 'joi';
 import { PRINTED_KINDS, STARTS, WRAPS } from '@/core/model/history';
-import { FORMS, type IntakeLine, MOST_PACKS } from '@/core/model/intakeLine';
+import { FORMS, type IntakeLine } from '@/core/model/intakeLine';
 import { dateSchema, plainText } from '../validate';
 import { amount, anyway, foodName, unit, uuid } from './words';
 
@@ -52,7 +53,7 @@ export const lineSchema = Joi.object({
   opened_on: dateSchema.allow(null).default(null),
   frozen_on: dateSchema.allow(null).default(null),
   blanched: Joi.boolean().default(true),
-  note: plainText(200).allow('').default(''),
+  note: plainText(MOST_NOTE).allow('').default(''),
   anyway,
 }).meta({ className: 'Line' });
 

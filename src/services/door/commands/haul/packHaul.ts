@@ -1,5 +1,5 @@
+import { MOST_LINES } from '@/core/model/limits';
 import Joi from 'joi';
-import { MOST_LINES } from '@/core/model/haul';
 import { uuid, version } from '../../schemas/words';
 import { packHaulCommand } from '@/core/ledger/haul/packHaul';
 import { atDoor } from '../../atDoor';

@@ -1,3 +1,4 @@
+import { MOST_AWAY } from '@/core/model/limits';
 import Joi from 'joi';
 import { uuid, version } from '../../schemas/words';
 import { plainText } from '../../validate';
@@ -20,6 +21,6 @@ export const putAwayDoor = atDoor(putAwayCommand, {
     )
     .unique('package')
     .min(1)
-    .max(400)
+    .max(MOST_AWAY)
     .required(),
 });

@@ -1,3 +1,4 @@
+import { MOST_AWAY } from '@/core/model/limits';
 import Joi from 'joi';
 import { uuid } from '../../schemas/words';
 import { instantSchema, plainText } from '../../validate';
@@ -21,7 +22,7 @@ export const setHaulDoor = atDoor(setHaulCommand, {
           day: Joi.number().integer().min(0).max(60).required(),
         }),
       )
-      .max(400)
+      .max(MOST_AWAY)
       .description('where each package was told to go when the walk began'),
   }).required(),
 });

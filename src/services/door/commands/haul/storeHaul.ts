@@ -1,3 +1,4 @@
+import { MOST_LINES } from '@/core/model/limits';
 import Joi from 'joi';
 import { lineSchema, type RawLine, toLine } from '../../schemas/line';
 import { storeHaulCommand } from '@/core/ledger/haul/storeHaul';
@@ -5,7 +6,7 @@ import { atDoor } from '../../atDoor';
 
 export const storeHaulDoor = atDoor(
   storeHaulCommand,
-  { lines: Joi.array().items(lineSchema).min(1).max(200).required() },
+  { lines: Joi.array().items(lineSchema).min(1).max(MOST_LINES).required() },
   ({ lines, ...told }: { lines: RawLine[] }) => ({
     ...told,
     lines: lines.map(toLine),

@@ -1,0 +1,22 @@
+/** Figures that stand in many places, each once. */
+
+/** 40 °F, °C: above it germs grow (public outage charts). */
+export const SAFE_CHILL_C = 4.4;
+
+/** Up to here food stays hard frozen, and a zone counts as a freezer, °C. */
+export const HARD_FROZEN_C = -3;
+
+/** The most packages one line or lot may make. */
+export const MOST_PACKS = 200;
+
+/** The most lines of a haul, also of one stored at once or pasted. */
+export const MOST_LINES = 200;
+
+/** The most packages that are put away at once. */
+export const MOST_AWAY = 400;
+
+/** The most zones of a drawing. */
+export const MOST_ZONES = 250;
+
+/** The longest note a package carries. */
+export const MOST_NOTE = 200;
