@@ -90,22 +90,8 @@ export interface Zone extends Pick<DrawnZone, 'kind' | 'side' | 'only' | 'never'
 
 /** One thing that happened, with the package before and after it. */
 export interface LedgerEvent {
-  type:
-    | 'package.stored'
-    | 'package.taken'
-    | 'package.moved'
-    | 'package.opened'
-    | 'package.frozen'
-    | 'package.thawed'
-    | 'package.discarded'
-    | 'package.given'
-    | 'package.composted'
-    | 'package.cooked'
-    | 'package.answered'
-    | 'package.topped-up'
-    | 'package.found'
-    | 'package.redated'
-    | 'package.undone';
+  /** What happened, in the past tense: `package.opened`. */
+  type: `package.${string}`;
   before: Package | null;
   after: Package;
   says: string;

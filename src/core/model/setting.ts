@@ -64,27 +64,8 @@ export type Setting =
 
 /** One thing that was set, with its images; goes into the same ledger as what happens to packages. */
 export interface SettingEvent {
-  type:
-    | 'household.set'
-    | 'food.added'
-    | 'food.retired'
-    | 'food.wished'
-    | 'job.done'
-    | 'job.set'
-    | 'appliance.drawn'
-    | 'appliance.removed'
-    | 'kitchen.ordered'
-    | 'zone.measured'
-    | 'container.set'
-    | 'container.removed'
-    | 'haul.begun'
-    | 'haul.set'
-    | 'haul.line'
-    | 'haul.dropped'
-    | 'haul.packed'
-    | 'haul.closed'
-    | 'code.learned'
-    | 'setting.undone';
+  /** What was set, in the past tense: `zone.measured`; `setting.undone` when it went back. */
+  type: `${string}.${string}`;
   before: Setting | null;
   after: Setting;
   says: string;
