@@ -10,7 +10,7 @@ const MAY_IMPORT = {
   app: ['ui', 'services', 'core'],
   ui: ['workers', 'services', 'devices', 'core'],
   workers: ['core'],
-  services: ['devices', 'store', 'core'],
+  services: ['workers', 'devices', 'store', 'core'],
   devices: ['core'],
   store: ['core'],
   core: [],

@@ -1,7 +1,7 @@
 import type { NextConfig } from 'next';
 
 const config: NextConfig = {
-  serverExternalPackages: ['pdfkit', 'mysql2', 'joi', 'joi-to-swagger', 'qrcode', 'highs'],
+  serverExternalPackages: ['pdfkit', 'mysql2', 'joi', 'joi-to-swagger', 'qrcode', 'piscina'],
   // `npm test` checks types for the whole tree; a start need not do it again.
   typescript: { ignoreBuildErrors: true },
   poweredByHeader: false,
@@ -16,6 +16,8 @@ const config: NextConfig = {
           { key: 'x-frame-options', value: 'DENY' },
           { key: 'referrer-policy', value: 'no-referrer' },
           { key: 'cross-origin-resource-policy', value: 'same-origin' },
+          { key: 'cross-origin-opener-policy', value: 'same-origin' },
+          { key: 'permissions-policy', value: 'geolocation=(), microphone=(), payment=(), usb=()' },
         ],
       },
     ]),

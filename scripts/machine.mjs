@@ -1,7 +1,16 @@
 // What start, test and bench share: installing what is missing, locks, ports, children that stop with us.
 import { spawn, spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
-import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import {
+  existsSync,
+  mkdirSync,
+  readdirSync,
+  readFileSync,
+  rmSync,
+  statfsSync,
+  statSync,
+  writeFileSync,
+} from 'node:fs';
 import { createServer } from 'node:net';
 import path from 'node:path';
 import process from 'node:process';
@@ -16,6 +25,49 @@ export const pause = (ms) => new Promise((wake) => setTimeout(wake, ms));
 export function giveUp(text) {
   throw new Error(text);
 }
+
+const LEAST_FREE_MB = 24;
+
+/** Free space on the disk of `var/`, MB. */
+function freeMb() {
+  const { bavail, bsize } = statfsSync(existsSync(VAR) ? VAR : ROOT);
+  return Math.floor((bavail * bsize) / 1_000_000);
+}
+
+/** Gives up with a sentence when nothing can be written under `var/`. */
+export function checkRoom() {
+  const file = path.join(VAR, `room-${process.pid}`);
+  mkdirSync(VAR, { recursive: true });
+  writeFileSync(file, 'room');
+  rmSync(file, { force: true });
+  const free = freeMb();
+  if (free < LEAST_FREE_MB)
+    giveUp(
+      `The disk is full: ${free} MB are free for ${VAR}, and ${LEAST_FREE_MB} are needed. Make room, then start again.`,
+    );
+}
+
+/** A fault of the machine in one sentence; what is told in one already, as it is. */
+export function sayPlainly(error) {
+  const place = error.path ?? VAR;
+  switch (error.code) {
+    case 'ENOSPC':
+    case 'EDQUOT':
+      return `The disk is full: ${place} could not be written. Make room, then start again.`;
+    case 'EROFS':
+    case 'EACCES':
+    case 'EPERM':
+      return `${place} may not be written. Make it writable for this user, or set ORDERLY_FROST_VAR to a folder that is; then start again.`;
+    case 'ENOTDIR':
+      return `${place} cannot be a folder: a file of that name is in its way.`;
+    default:
+      return error.message;
+  }
+}
+
+/** What may stand behind a database that does not start: a full disk is told. */
+export const sayRoom = () =>
+  freeMb() < LEAST_FREE_MB ? ' The disk is full: make room, then start again.' : '';
 
 export function isAlive(pid) {
   try {
@@ -202,7 +254,8 @@ export async function stopPid(pid, patienceMs = 10_000) {
 /** Migrations, reference data and the demo, in a process of their own. */
 export async function prepareDatabase(url, args = [], env = {}) {
   const code = await run(process.execPath, ['--import', 'tsx', 'scripts/prepare.ts', ...args], {
-    env: { ...process.env, ...env, DATABASE_URL: url },
+    // Moving in may take its time on a slow disk.
+    env: { ORDERLY_FROST_QUERY_MS: '120000', ...process.env, ...env, DATABASE_URL: url },
   });
   if (code !== 0) giveUp('The database could not be prepared; see above.');
 }
@@ -210,23 +263,19 @@ export async function prepareDatabase(url, args = [], env = {}) {
 /** Starts the production server and waits until it answers. Resolves to the child. */
 export async function serve({ port, host, url, env = {}, quiet = false }) {
   const { remember } = await import('./children.mjs');
-  const child = spawn(
-    process.execPath,
-    ['node_modules/next/dist/bin/next', 'start', '-H', host, '-p', String(port)],
-    {
-      cwd: ROOT,
-      detached: true,
-      stdio: ['ignore', 'ignore', quiet ? 'ignore' : 'inherit'],
-      env: {
-        ...process.env,
-        ...env,
-        DATABASE_URL: url,
-        PORT: String(port),
-        NODE_ENV: 'production',
-        NEXT_TELEMETRY_DISABLED: '1',
-      },
+  const child = spawn(process.execPath, ['scripts/server.mjs', host, String(port)], {
+    cwd: ROOT,
+    detached: true,
+    stdio: ['ignore', 'ignore', quiet ? 'ignore' : 'inherit'],
+    env: {
+      ...process.env,
+      ...env,
+      DATABASE_URL: url,
+      PORT: String(port),
+      NODE_ENV: 'production',
+      NEXT_TELEMETRY_DISABLED: '1',
     },
-  );
+  });
   remember(child);
   let ended = false;
   child.once('exit', () => (ended = true));

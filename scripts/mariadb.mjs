@@ -25,6 +25,7 @@ import {
   locked,
   pause,
   say,
+  sayRoom,
   stopPid,
   VAR,
 } from './machine.mjs';
@@ -116,7 +117,7 @@ function initialise(folder, place, install) {
   );
   if (made.status !== 0) {
     rmSync(data, { recursive: true, force: true });
-    giveUp(`MariaDB could not be set up in ${folder}:\n${made.stdout}\n${made.stderr}`);
+    giveUp(`MariaDB could not be set up in ${folder}:${sayRoom() || `\n${made.stdout}\n${made.stderr}`}`);
   }
   renameSync(data, place);
 }
@@ -185,7 +186,9 @@ async function launch(folder) {
   await stopPid(child.pid);
   const told = path.join(folder, 'mariadb.log');
   return giveUp(
-    ended ? `MariaDB did not start; see ${told}` : `MariaDB did not answer within a minute; see ${told}`,
+    ended
+      ? `MariaDB did not start; see ${told}.${sayRoom()}`
+      : `MariaDB did not answer within a minute; see ${told}`,
   );
 }
 

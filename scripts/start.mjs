@@ -1,7 +1,19 @@
 // npm start: everything a fresh machine needs, then the server. Ctrl-C stops all that was started here.
 import process from 'node:process';
 import { cleanUp, watchOver } from './children.mjs';
-import { ensureBuild, ensureModules, giveUp, isFree, prepareDatabase, say, serve } from './machine.mjs';
+import {
+  checkRoom,
+  ensureBuild,
+  ensureModules,
+  giveUp,
+  isAlive,
+  isFree,
+  pause,
+  prepareDatabase,
+  say,
+  sayPlainly,
+  serve,
+} from './machine.mjs';
 
 let stopping = null;
 
@@ -26,8 +38,30 @@ async function choosePort(host) {
   return giveUp(`No free port from ${wanted} on.`);
 }
 
+/** Starts the private database again whenever it died, so that the page's "as soon as it is back" comes true. */
+async function keepUp(database, open) {
+  if (database.pid === null) return;
+  for (let { pid } = database, told = ''; !stopping; await pause(500)) {
+    if (isAlive(pid)) continue;
+    if (told === '') say('The database has ended; starting it again …');
+    try {
+      const again = await open();
+      pid = again.pid;
+      told = '';
+      say('The database is back.');
+      if (again.url !== database.url)
+        say('It is at another port now. Please stop this start with Ctrl-C and start again.');
+    } catch (error) {
+      if (error.message !== told) console.error(sayPlainly(error));
+      told = error.message;
+      await pause(5_000);
+    }
+  }
+}
+
 async function start() {
   const host = process.env.HOST ?? '127.0.0.1';
+  checkRoom();
   watchOver();
   await ensureModules();
   const { openDatabase } = await import('./mariadb.mjs');
@@ -45,6 +79,7 @@ async function start() {
         }
       });
       const shown = host === '127.0.0.1' || host === '0.0.0.0' ? 'localhost' : host;
+      void keepUp(database, openDatabase);
       say('Ctrl-C stops it.');
       say(`Orderly Frost is at ${process.env.PUBLIC_URL ?? `http://${shown}:${port}`}`);
       return;
@@ -56,6 +91,6 @@ async function start() {
 
 start().catch((error) => {
   if (stopping) return;
-  console.error(error.message);
+  console.error(sayPlainly(error));
   void stop(1);
 });

@@ -15,6 +15,30 @@ export class DatabaseGone extends Error {
   }
 }
 
+/** The database went away while it was told to keep a transaction: whether it did is not known. */
+export class KeptOrNot extends DatabaseGone {
+  constructor(cause: unknown) {
+    super(cause);
+    this.name = 'KeptOrNot';
+  }
+}
+
+/** The disk that the database lies on is full, or may not be written. Nothing was changed. */
+export class DiskFull extends Error {
+  constructor(cause: unknown) {
+    super('the disk of the database is full or read-only', { cause });
+    this.name = 'DiskFull';
+  }
+}
+
+/** Somebody else's work on the same household went on for too long. Nothing was changed. */
+export class StoreBusy extends Error {
+  constructor(cause: unknown) {
+    super('the database is busy', { cause });
+    this.name = 'StoreBusy';
+  }
+}
+
 const GONE_CODES = new Set([
   'ECONNREFUSED',
   'ECONNRESET',
@@ -23,13 +47,31 @@ const GONE_CODES = new Set([
   'ENOENT',
   'ENOTFOUND',
   'PROTOCOL_CONNECTION_LOST',
+  'PROTOCOL_SEQUENCE_TIMEOUT',
   'ER_SERVER_SHUTDOWN',
   'ER_CON_COUNT_ERROR',
   'POOL_CLOSED',
 ]);
+const FULL_CODES = new Set([
+  'ER_DISK_FULL',
+  'ER_RECORD_FILE_FULL',
+  'ER_ERROR_ON_WRITE',
+  'ER_OPTION_PREVENTS_STATEMENT',
+  'ER_CANT_CREATE_FILE',
+  'ER_READ_ONLY_MODE',
+]);
 /** Deadlock, lock wait, and a Galera node that lost its race: the transaction may be tried again. */
 const RETRY_CODES = new Set(['ER_LOCK_DEADLOCK', 'ER_LOCK_WAIT_TIMEOUT', 'ER_UNKNOWN_COM_ERROR']);
 const MOST_TRIES = 8;
+
+/** How long a statement may take, and how long one waits for a connection, ms: a database that hangs is as good as gone. */
+const QUERY_MS = Number(process.env.ORDERLY_FROST_QUERY_MS ?? 6000);
+const CONNECT_MS = 3000;
+/** How long others wait for one household's work, s; together with the tries never longer than a request may take. */
+const LOCK_S = 4;
+const TRYING_MS = 12_000;
+/** After it was found gone, it is asked for anew once in so many ms; everybody else is told at once. */
+const ASK_AGAIN_MS = 1000;
 
 type Values = Record<string, unknown>;
 
@@ -40,7 +82,12 @@ export interface Sql {
 }
 
 // One pool a process, also over hot reloads and the several bundles of a build.
-const shared = globalThis as typeof globalThis & { orderlyFrostPool?: Pool };
+const shared = globalThis as typeof globalThis & {
+  orderlyFrostPool?: Pool;
+  /** It was gone when it was last asked; pages say so in their status too (scripts/server.mjs). */
+  orderlyFrostGone?: boolean;
+  orderlyFrostAskedAt?: number;
+};
 
 function pool(): Pool {
   if (!shared.orderlyFrostPool) {
@@ -53,8 +100,11 @@ function pool(): Pool {
       timezone: 'Z',
       charset: 'utf8mb4',
       connectionLimit: 16,
-      connectTimeout: 4000,
+      connectTimeout: CONNECT_MS,
       multipleStatements: false,
+    });
+    shared.orderlyFrostPool.on('connection', (fresh) => {
+      fresh.query(`SET SESSION innodb_lock_wait_timeout = ${LOCK_S}`);
     });
   }
   return shared.orderlyFrostPool;
@@ -65,20 +115,51 @@ function codeOf(error: unknown): string {
   return typeof code === 'string' ? code : '';
 }
 
-/** Tells an unreachable database from a fault of ours. */
+/** Tells an unreachable database, or a full disk, from a fault of ours. */
 function translate(error: unknown): unknown {
   const message = error instanceof Error ? error.message : '';
   const closed = /closed state|Connection lost|Pool is closed/i.test(message);
-  return GONE_CODES.has(codeOf(error)) || closed ? new DatabaseGone(error) : error;
+  if (GONE_CODES.has(codeOf(error)) || closed) {
+    shared.orderlyFrostGone = true;
+    return new DatabaseGone(error);
+  }
+  return FULL_CODES.has(codeOf(error)) ? new DiskFull(error) : error;
 }
 
-function sqlOver(target: Pool | PoolConnection): Sql {
+/** A connection of the pool. @throws DatabaseGone when there is none in time, or it was just found gone */
+async function connect(): Promise<PoolConnection> {
+  const asked = shared.orderlyFrostAskedAt ?? 0;
+  if (shared.orderlyFrostGone && Date.now() - asked < ASK_AGAIN_MS) throw new DatabaseGone('just found gone');
+  shared.orderlyFrostAskedAt = Date.now();
+  const coming = pool().getConnection();
+  let late: NodeJS.Timeout | undefined;
+  const tooLate = new Promise<never>((_, reject) => {
+    late = setTimeout(
+      () => reject(Object.assign(new Error('no connection'), { code: 'ETIMEDOUT' })),
+      CONNECT_MS,
+    );
+  });
+  try {
+    return await Promise.race([coming, tooLate]);
+  } catch (error) {
+    void coming.then((connection) => connection.release()).catch(() => undefined);
+    throw translate(error);
+  } finally {
+    clearTimeout(late);
+  }
+}
+
+/** Statements on one connection; one that hung is cut off and never used again. */
+function sqlOver(connection: PoolConnection, timeout: number | undefined): Sql {
   const send = async <Result>(statement: string, values: Values): Promise<Result> => {
     try {
-      const [result] = await target.query(statement, values as QueryValues);
+      const [result] = await connection.query({ sql: statement, values: values as QueryValues, timeout });
+      shared.orderlyFrostGone = false;
       return result as Result;
     } catch (error) {
-      throw translate(error);
+      const told = translate(error);
+      if (told instanceof DatabaseGone) connection.destroy();
+      throw told;
     }
   };
   return {
@@ -87,26 +168,37 @@ function sqlOver(target: Pool | PoolConnection): Sql {
   };
 }
 
+async function once<Result>(work: (db: Sql) => Promise<Result>): Promise<Result> {
+  const connection = await connect();
+  try {
+    return await work(sqlOver(connection, QUERY_MS));
+  } finally {
+    connection.release();
+  }
+}
+
 /** Statements outside a transaction: reads. */
 export function sql(): Sql {
-  return sqlOver(pool());
+  return {
+    rows: (statement, values) => once((db) => db.rows(statement, values)),
+    run: (statement, values) => once((db) => db.run(statement, values)),
+  };
 }
 
 async function attempt<Result>(work: (sql: Sql) => Promise<Result>): Promise<Result> {
-  let connection: PoolConnection;
+  const connection = await connect();
+  const db = sqlOver(connection, QUERY_MS);
+  let keeping = false;
   try {
-    connection = await pool().getConnection();
-  } catch (error) {
-    throw translate(error);
-  }
-  try {
-    await connection.beginTransaction();
-    const result = await work(sqlOver(connection));
-    await connection.commit();
+    await db.run('START TRANSACTION');
+    const result = await work(db);
+    keeping = true;
+    await db.run('COMMIT');
     return result;
   } catch (error) {
-    await connection.rollback().catch(() => connection.destroy());
-    throw translate(error);
+    if (error instanceof DatabaseGone) throw keeping ? new KeptOrNot(error.cause) : error;
+    await db.run('ROLLBACK').catch(() => connection.destroy());
+    throw error;
   } finally {
     connection.release();
   }
@@ -115,13 +207,17 @@ async function attempt<Result>(work: (sql: Sql) => Promise<Result>): Promise<Res
 /**
  * Runs `work` in one transaction: all of it or nothing. Tried again when the database asks for it (deadlock), so
  * `work` must not do anything outside the database.
+ *
+ * @throws DatabaseGone, KeptOrNot, DiskFull or StoreBusy
  */
 export async function transaction<Result>(work: (sql: Sql) => Promise<Result>): Promise<Result> {
+  const until = Date.now() + TRYING_MS;
   for (let tries = 1; ; tries++) {
     try {
       return await attempt(work);
     } catch (error) {
-      if (!RETRY_CODES.has(codeOf(error)) || tries >= MOST_TRIES) throw error;
+      if (!RETRY_CODES.has(codeOf(error))) throw error;
+      if (tries >= MOST_TRIES || Date.now() > until) throw new StoreBusy(error);
       await new Promise((wake) => setTimeout(wake, tries * 15));
     }
   }
@@ -135,13 +231,8 @@ const LOCK_WAIT_S = 600;
  * @throws Error when the lock is not to be had within ten minutes
  */
 export async function alone<Result>(lock: string, work: (sql: Sql) => Promise<Result>): Promise<Result> {
-  let connection: PoolConnection;
-  try {
-    connection = await pool().getConnection();
-  } catch (error) {
-    throw translate(error);
-  }
-  const db = sqlOver(connection);
+  const connection = await connect();
+  const db = sqlOver(connection, undefined);
   try {
     const [row] = await db.rows<{ had: number | null }>(
       `SELECT GET_LOCK(CONCAT(DATABASE(), :lock), ${LOCK_WAIT_S}) AS had`,

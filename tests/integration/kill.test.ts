@@ -14,14 +14,10 @@ function freePort(): Promise<number> {
 }
 
 async function startServer(port: number): Promise<ChildProcess> {
-  const child = spawn(
-    process.execPath,
-    ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(port)],
-    {
-      stdio: 'ignore',
-      env: { ...process.env, NODE_ENV: 'production', PORT: String(port) },
-    },
-  );
+  const child = spawn(process.execPath, ['scripts/server.mjs', '127.0.0.1', String(port)], {
+    stdio: 'ignore',
+    env: { ...process.env, NODE_ENV: 'production', PORT: String(port) },
+  });
   for (let waited = 0; waited < 200; waited++) {
     const up = await get('/api/v1/health', `http://localhost:${port}`).catch(() => null);
     if (up?.status === 200) return child;

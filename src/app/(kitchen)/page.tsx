@@ -1,9 +1,11 @@
+import { notFound } from 'next/navigation';
+import { orNotFound } from '@/services/door/problem';
 import { readToday } from '@/services/today/today';
+import { type Search, textsOf } from './search';
 import { TodayBench } from '@/ui/today/TodayBench';
 
-type Search = Promise<Record<string, string | string[] | undefined>>;
-
 export default async function TodayPage({ searchParams }: { searchParams: Search }) {
-  const { scope } = await searchParams;
-  return <TodayBench view={await readToday({ scope: typeof scope === 'string' ? scope : undefined })} />;
+  const { scope } = await textsOf(searchParams, 'scope');
+  const view = await orNotFound(readToday({ scope }));
+  return view ? <TodayBench view={view} /> : notFound();
 }

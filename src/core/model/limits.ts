@@ -12,6 +12,9 @@ export const MOST_PACKS = 200;
 /** The most lines of a haul, also of one stored at once or pasted. */
 export const MOST_LINES = 200;
 
+/** The most packages that one command may make. */
+export const MOST_MADE = 1000;
+
 /** The most packages that are put away at once. */
 export const MOST_AWAY = 400;
 

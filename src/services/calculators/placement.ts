@@ -8,22 +8,12 @@ import {
   isFreezerZone,
   isRaw,
 } from '@/core/placement/placing';
-import { whatHelps } from '@/core/placement/whatHelps';
-import { solveProgram } from './solver';
 import { hardFault } from '@/core/placement/hardRules';
 import { mayDrip } from '@/core/placement/neighbours';
-import { betterPlacement, seededChance } from '@/core/placement/betterPlacement';
-import { greedyPlacement } from '@/core/placement/greedyPlacement';
-import {
-  type PlacementModel,
-  placementModel,
-  type Possible,
-  refusalOf,
-  worthOf,
-} from '@/core/placement/placementModel';
 import { softScore } from '@/core/placement/softScore';
 import { foodNamed, ourHousehold, referenceOf } from '../household/household';
 import { Problem } from '../door/problem';
+import { solvePlacement } from './solvePlacement';
 import { plainText, validate } from '../door/validate';
 
 const id = Joi.string().trim().min(1).max(80);
@@ -139,53 +129,6 @@ const WORTH_MOVING = 15;
 const HARD_GAIN = 100;
 const MOST_MOVES = 10;
 
-/** What the solver finds in its time. */
-async function solve({ lp, possible }: PlacementModel): Promise<Possible[]> {
-  const chosen = await solveProgram(lp);
-  return chosen.flatMap((name) => (/^x\d+$/.test(name) ? (possible[Number(name.slice(1))] ?? []) : []));
-}
-
-/** Up to so many placings the solver proves the best within its time; beyond, only the search comes near it. */
-const SOLVER_MOST = 220;
-const SEARCHES = 3;
-const SEARCH_ROUNDS = 50_000;
-
-const worth = (chosen: readonly Possible[]): number => chosen.reduce((sum, one) => sum + worthOf(one), 0);
-
-/** A few searches, each from where the last one ended; the server answers others in between. */
-async function search(
-  zones: readonly PlacingZone[],
-  packages: readonly PlacingPackage[],
-  { possible }: PlacementModel,
-  begin: Possible[],
-): Promise<Possible[]> {
-  let best = begin;
-  for (let seed = 1; seed <= SEARCHES; seed++) {
-    best = betterPlacement(zones, packages, possible, best, SEARCH_ROUNDS, seededChance(seed));
-    await new Promise((resolve) => setImmediate(resolve));
-  }
-  return best;
-}
-
-/** The best placement that is found in its time: proven by the solver for few packages, by searching for many. */
-async function place(
-  zones: readonly PlacingZone[],
-  packages: readonly PlacingPackage[],
-  model: PlacementModel,
-): Promise<Possible[]> {
-  if (model.possible.length === 0) return [];
-  const greedy = greedyPlacement(zones, packages, model.possible);
-  // Each package in the best of all its zones cannot be bettered; then nobody need look on.
-  const most = packages.reduce((sum, _, at) => {
-    const mine = model.possible.filter((one) => one.package === at).map(worthOf);
-    return sum + Math.max(0, ...mine);
-  }, 0);
-  if (worth(greedy) >= most - 1e-6) return greedy;
-  if (model.possible.length > SOLVER_MOST) return search(zones, packages, model, greedy);
-  const solved = await solve(model);
-  return worth(solved) >= worth(greedy) ? solved : greedy;
-}
-
 /** Moves of what lies there already, each a suggestion with its gain. */
 function movesOf(zones: readonly PlacingZone[], contents: readonly PlacedFood[]) {
   const moves = contents.flatMap(({ zone: from, food }) => {
@@ -226,41 +169,6 @@ function movesOf(zones: readonly PlacingZone[], contents: readonly PlacedFood[])
     ];
   });
   return moves.sort((a, b) => b.gain - a.gain).slice(0, MOST_MOVES);
-}
-
-/** A placement of packages: where each goes and why, or what keeps it out and what would help. */
-export interface SolvedPlacement<Zone extends PlacingZone> {
-  assignments: { package: PlacingPackage; zone: Zone; score: Possible['score'] }[];
-  refused: { package: PlacingPackage; rule: string; says: string; helps: string[] }[];
-}
-
-/**
- * Places packages, all at once (RULES 4).
- *
- * @param pins zone ids the cook chose, by package id; hard rules hold there too
- */
-export async function solvePlacement<Zone extends PlacingZone>(
-  zones: readonly Zone[],
-  contents: readonly PlacedFood[],
-  packages: readonly PlacingPackage[],
-  pins: ReadonlyMap<string, string | null>,
-): Promise<SolvedPlacement<Zone>> {
-  const model = placementModel(zones, contents, packages, (found) => pins.get(found.id) ?? null);
-  const chosen = await place(zones, packages, model);
-  const placed = new Set(chosen.map((one) => one.package));
-  const free = new Map(zones.map((zone) => [zone.id, zone.freeLitres]));
-  const assignments = chosen.flatMap(({ package: p, zone: z, score }) => {
-    const [found, zone] = [packages[p], zones[z]];
-    if (!found || !zone) return [];
-    free.set(zone.id, (free.get(zone.id) ?? 0) - found.litres);
-    return [{ package: found, zone, score }];
-  });
-  const refused = packages.flatMap((found, p) => {
-    if (placed.has(p)) return [];
-    const refusal = refusalOf(found, model.faults[p] ?? [], zones.length);
-    return [{ package: found, ...refusal, helps: whatHelps(found, refusal, zones, free) }];
-  });
-  return { assignments, refused };
 }
 
 /** POST /api/v1/estimates/placement: a place for each package of a haul, all at once. @throws Problem */

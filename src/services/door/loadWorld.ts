@@ -19,6 +19,7 @@ import { drawingOf, type Kitchen, readKitchen } from '@/store/kitchens';
 import { readPastCommand } from '@/store/ledger';
 import { readReadings } from '@/store/readings';
 import { lockPackages, lockPackagesIn, lockPackagesOf } from '@/store/packages';
+import { MOST_MADE } from '@/core/model/limits';
 import { now, todayIn } from './clock';
 import { foodNamed, type Reference } from '../household/household';
 import { Problem } from './problem';
@@ -100,6 +101,10 @@ function takeCodes(
   lines: HaulLine[],
 ): Promise<number> {
   const count = typeof newCodes === 'number' ? newCodes : newCodes(lines);
+  if (count > MOST_MADE) {
+    const message = `That makes ${count} packages at once; ${MOST_MADE} can be. Send it in parts.`;
+    throw new Problem(413, 'too-large', message);
+  }
   return count > 0 ? takeCodeNumbers(db, householdId, count) : Promise.resolve(0);
 }
 

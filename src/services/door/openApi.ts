@@ -2,6 +2,7 @@ import type Joi from 'joi';
 import convert from 'joi-to-swagger';
 import { allocationSchema } from '../calculators/allocation';
 import { placementSchema } from '../calculators/placement';
+import { QUERIES } from './queries';
 import { DOOR } from './readCommands';
 import { cutForecastSchema } from '../outage/cutForecast';
 import { keepingSchema, portionsSchema } from '../calculators/estimates';
@@ -35,37 +36,18 @@ const ERRORS = Object.fromEntries(
     ['400', 'not valid: fields say where'],
     ['404', 'not found'],
     ['409', 'stale version, or an id used before'],
+    ['405', 'wrong method: Allow says which'],
     ['413', 'too large'],
+    ['415', 'not JSON'],
     ['422', 'refused by a rule'],
-    ['503', 'the database cannot be reached'],
+    ['429', 'too often: Retry-After says when'],
+    ['503', 'the database cannot be reached, or was not heard of again'],
+    ['507', 'the disk of the store is full'],
   ].map(([status, description]) => [
     status,
     { description, content: json({ $ref: '#/components/schemas/Error' }) },
   ]),
 );
-
-const query = (name: string, description: string) => ({
-  name,
-  in: 'query',
-  required: false,
-  schema: { type: 'string' },
-  description,
-});
-
-const SCOPE = query('scope', 'room:<name> or appliance:<id>; the whole house when left out');
-const PAGED = [query('after', 'key of the last page'), query('limit', 'how many, at most')];
-
-const read = (summary: string, parameters: object[] = []) => ({
-  get: { summary, parameters, responses: { '200': answer(summary), ...ERRORS } },
-});
-
-const send = (summary: string, schema: unknown) => ({
-  post: {
-    summary,
-    requestBody: { required: true, content: json(schema) },
-    responses: { '200': answer(summary), ...ERRORS },
-  },
-});
 
 /** Named schemas that the conversions refer to. */
 const named: Record<string, unknown> = {};
@@ -75,6 +57,79 @@ function swagger(schema: Joi.Schema): unknown {
   Object.assign(named, converted.components?.schemas);
   return converted.swagger;
 }
+
+/** The parameters in an address's path and query. */
+function parametersOf(address: string, query: Joi.ObjectSchema): object[] {
+  const inPath = [...address.matchAll(/\{(\w+)\}/g)].map(([, name]) => ({
+    name,
+    in: 'path',
+    required: true,
+    schema: { type: 'string', maxLength: 80 },
+  }));
+  const { properties = {}, required = [] } = swagger(query) as {
+    properties?: Record<string, { description?: string }>;
+    required?: string[];
+  };
+  const inQuery = Object.entries(properties).map(([name, { description = '', ...schema }]) => ({
+    name,
+    in: 'query',
+    required: required.includes(name),
+    schema,
+    description,
+  }));
+  return [...inPath, ...inQuery];
+}
+
+/** Addresses that are read: what they tell, what may be asked, and whether it is a PDF. */
+const READ: Record<string, [summary: string, query?: Joi.ObjectSchema, kind?: 'pdf']> = {
+  '/api/v1/today': ['First out, the jobs of the day, the drawn kitchen, the counter', QUERIES.today],
+  '/api/v1/first-out': ['What asks for an answer, a page at a time', QUERIES.firstOut],
+  '/api/v1/slip': ['The morning slip as PDF', QUERIES.none, 'pdf'],
+  '/api/v1/stock': ['Packages in the store', QUERIES.stock],
+  '/api/v1/packages/{code}': ['One package with the trail of its date'],
+  '/api/v1/packages/{code}/what-if': [
+    'The dates that leaving, opening, freezing, thawing or cooking it would give',
+  ],
+  '/api/v1/packages/{code}/places': [
+    'Zones it may go to, the best first, and what speaks against the others',
+    QUERIES.places,
+  ],
+  '/api/v1/appliances/{id}': ['One appliance as drawn, with its version'],
+  '/api/v1/zone-labels': ['Labels for the zones of an appliance as PDF', QUERIES.appliance, 'pdf'],
+  '/api/v1/chest-plan': ['The plan of a chest as PDF', QUERIES.appliance, 'pdf'],
+  '/api/v1/haul': ['The open haul: lines, labels, last buys, how foods were split, the usual'],
+  '/api/v1/haul/places': [
+    'A place for every pack of the open haul, and what each freezer takes on which day',
+  ],
+  '/api/v1/codes/{code}': ['What a scanned code stands for in this household'],
+  '/api/v1/kitchen-check': ['What is wrong in the kitchen, each with why and what to do'],
+  '/api/v1/tidy': ['Moves that make the kitchen better, as a walk'],
+  '/api/v1/zones': ['Zones in the cook’s order'],
+  '/api/v1/foods': ['Foods and their figures', QUERIES.foods],
+  '/api/v1/foods/{id}': ['One food with its figures, the household’s wish and its packages'],
+  '/api/v1/vocabulary': ['Foods and zones for the quick line'],
+  '/api/v1/ledger': ['What happened, newest first', QUERIES.ledger],
+  '/api/v1/labels': ['Labels as PDF', QUERIES.labels, 'pdf'],
+  '/api/v1/health': ['Database reached, migrations current'],
+  '/api/v1/openapi.json': ['This page'],
+};
+
+function read(address: string): object {
+  const [summary, query = QUERIES.none, kind] = READ[address] ?? [''];
+  const found =
+    kind === 'pdf' ? { description: 'the sheet', content: { 'application/pdf': {} } } : answer(summary);
+  return {
+    get: { summary, parameters: parametersOf(address, query), responses: { '200': found, ...ERRORS } },
+  };
+}
+
+const send = (summary: string, schema: unknown) => ({
+  post: {
+    summary,
+    requestBody: { required: true, content: json(schema) },
+    responses: { '200': answer(summary), ...ERRORS },
+  },
+});
 
 /** The API's description, made from the same Joi schemas that check the requests. */
 export function openApi() {
@@ -91,82 +146,7 @@ export function openApi() {
       '/api/v1/commands': send('Run one command or a list, all or nothing', {
         oneOf: [{ ...command }, { type: 'array', items: command }],
       }),
-      '/api/v1/today': read('First out, the jobs of the day, the drawn kitchen, the counter', [SCOPE]),
-      '/api/v1/first-out': read('What asks for an answer, a page at a time', [SCOPE, ...PAGED]),
-      '/api/v1/slip': read('The morning slip as PDF'),
-      '/api/v1/stock': read('Packages in the store', [
-        query('q', 'part of a name, or a code'),
-        query('zone', 'zone id'),
-        query('state', 'chilled, frozen or thawing'),
-        ...PAGED,
-      ]),
-      '/api/v1/packages/{code}': {
-        get: {
-          summary: 'One package with the trail of its date',
-          parameters: [{ name: 'code', in: 'path', required: true, schema: { type: 'string' } }],
-          responses: { '200': answer('the package'), ...ERRORS },
-        },
-      },
-      '/api/v1/packages/{code}/what-if': {
-        get: {
-          summary: 'The dates that leaving, opening, freezing, thawing or cooking it would give',
-          parameters: [{ name: 'code', in: 'path', required: true, schema: { type: 'string' } }],
-          responses: { '200': answer('the choices'), ...ERRORS },
-        },
-      },
-      '/api/v1/packages/{code}/places': {
-        get: {
-          summary: 'Zones it may go to, the best first, and what speaks against the others',
-          parameters: [
-            { name: 'code', in: 'path', required: true, schema: { type: 'string' } },
-            query('state', 'chilled or frozen, as it will lie there'),
-          ],
-          responses: { '200': answer('the zones'), ...ERRORS },
-        },
-      },
-      '/api/v1/appliances/{id}': {
-        get: {
-          summary: 'One appliance as drawn, with its version',
-          parameters: [{ name: 'id', in: 'path', required: true, schema: { type: 'string' } }],
-          responses: { '200': answer('the drawing'), ...ERRORS },
-        },
-      },
-      '/api/v1/zone-labels': read('Labels for the zones of an appliance as PDF', [
-        query('appliance', 'its id'),
-      ]),
-      '/api/v1/chest-plan': read('The plan of a chest as PDF', [query('appliance', 'its id')]),
-      '/api/v1/haul': read('The open haul: lines, labels, last buys, how foods were split, the usual'),
-      '/api/v1/haul/places': read(
-        'A place for every pack of the open haul, and what each freezer takes on which day',
-      ),
-      '/api/v1/codes/{code}': read('What a scanned code stands for in this household', [
-        { name: 'code', in: 'path', required: true, schema: { type: 'string', maxLength: 80 } },
-      ]),
-      '/api/v1/kitchen-check': read('What is wrong in the kitchen, each with why and what to do'),
-      '/api/v1/tidy': read('Moves that make the kitchen better, as a walk'),
-      '/api/v1/zones': read('Zones in the cook’s order'),
-      '/api/v1/foods': read('Foods and their figures', [query('q', 'part of a name'), ...PAGED]),
-      '/api/v1/foods/{id}': {
-        get: {
-          summary: 'One food with its figures, the household’s wish and its packages',
-          parameters: [{ name: 'id', in: 'path', required: true, schema: { type: 'string' } }],
-          responses: { '200': answer('the food'), ...ERRORS },
-        },
-      },
-      '/api/v1/vocabulary': read('Foods and zones for the quick line'),
-      '/api/v1/ledger': read('What happened, newest first', PAGED),
-      '/api/v1/labels': {
-        get: {
-          summary: 'Labels as PDF',
-          parameters: [
-            query('codes', 'package codes, comma separated'),
-            query('size', 'label stock'),
-            query('start', 'first free sticker'),
-          ],
-          responses: { '200': { description: 'the sheet', content: { 'application/pdf': {} } }, ...ERRORS },
-        },
-      },
-      '/api/v1/health': read('Database reached, migrations current'),
+      ...Object.fromEntries(Object.keys(READ).map((address) => [address, read(address)])),
       '/api/v1/estimates/keeping': send('Dates of a food from its history', swagger(keepingSchema)),
       '/api/v1/estimates/thaw': send('Hours to thaw, with the curve', swagger(thawSchema)),
       '/api/v1/estimates/freeze': send('Hours to freeze, with the curve', swagger(freezeSchema)),

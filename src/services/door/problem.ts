@@ -1,6 +1,6 @@
 import { StaleSetting, StaleVersion } from '@/core/model/stale';
 import { Refusal } from '@/core/model/refusal';
-import { DatabaseGone } from '@/store/database';
+import { DatabaseGone, DiskFull, KeptOrNot, StoreBusy } from '@/store/database';
 
 export interface FieldFault {
   path: string;
@@ -46,6 +46,27 @@ function problemOf(error: unknown): Problem {
   if (error instanceof StaleSetting) {
     return new Problem(409, 'stale', `Somebody else was quicker: ${error.message}. Look at it again.`);
   }
+  if (error instanceof KeptOrNot) {
+    return new Problem(
+      503,
+      'not-known',
+      'The store went away in the middle. It is not known whether this was kept; asking again with the same id tells.',
+    );
+  }
+  if (error instanceof DiskFull) {
+    return new Problem(
+      507,
+      'disk-full',
+      'The disk of the kitchen’s store is full, or cannot be written. Nothing was changed. Make room there, then try again.',
+    );
+  }
+  if (error instanceof StoreBusy) {
+    return new Problem(
+      503,
+      'busy',
+      'The kitchen is busy at the moment. Nothing was changed; try again shortly.',
+    );
+  }
   if (error instanceof DatabaseGone) {
     return new Problem(
       503,
@@ -63,12 +84,12 @@ export function toProblem(error: unknown): { status: number; body: ProblemBody }
   return { status, body: { error: { code, message, ...more } } };
 }
 
-/** What was read, or `null` when there is no such thing. */
+/** What was read, or `null` when there is no such thing, or its address names none. */
 export async function orNotFound<Found>(reading: Promise<Found>): Promise<Found | null> {
   try {
     return await reading;
   } catch (error) {
-    if (error instanceof Problem && error.status === 404) return null;
+    if (error instanceof Problem && (error.status === 404 || error.status === 400)) return null;
     throw error;
   }
 }

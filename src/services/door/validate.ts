@@ -34,30 +34,54 @@ export const instantSchema = Joi.string()
   .messages({ 'instant.reach': `{{#label}} must be an instant from ${FIRST_YEAR} to ${LAST_YEAR}` })
   .description('instant, ISO 8601 UTC');
 
-/** Plain words of the cook's own: no markup, no control or direction-changing characters. */
+/** What is no part of plain words: markup, control and direction-changing characters, line breaks, halves of characters. */
+const UNPLAIN = /[<>\p{Cc}\p{Cs}\p{Co}\p{Zl}\p{Zp}\u202A-\u202E\u2066-\u2069\uFEFF\uFFFE\uFFFF]/u;
+/** Something that can be seen; blanks that count as letters or signs are none. */
+const SEEN = /[^\p{C}\p{Z}\p{M}\u115F\u1160\u3164\uFFA0\u2800]/u;
+
+/** Plain words of the cook's own, on one line; if there are any, something of them can be seen. */
 export const plainText = (most: number): Joi.StringSchema =>
   Joi.string()
     .trim()
     .max(most)
-    .pattern(/[<>\p{Cc}\u202A-\u202E\u2066-\u2069]/u, { invert: true })
+    .pattern(UNPLAIN, { invert: true })
+    .custom((value: string, tools) => (value === '' || SEEN.test(value) ? value : tools.error('text.unseen')))
     .messages({
       'string.pattern.invert.base': '{{#label}} takes plain words only, without < or > and hidden characters',
+      'text.unseen': '{{#label}} has nothing in it that can be seen',
     });
+
+/**
+ * Checks the query of an address: each key known and told once, numbers as numbers.
+ *
+ * @throws Problem 400 with a path and a message for every fault
+ */
+export function validateQuery<Value>(schema: Joi.ObjectSchema, params: URLSearchParams): Value {
+  const told = new Map<string, string>();
+  for (const [key, value] of params) {
+    if (told.has(key)) {
+      const message = `“${key.slice(0, 60)}” is told twice`;
+      throw new Problem(400, 'invalid', message, { fields: [{ path: key.slice(0, 60), message }] });
+    }
+    told.set(key, value);
+  }
+  return validate<Value>(schema, Object.fromEntries(told), true);
+}
 
 /**
  * Checks a value against a schema; unknown keys are refused.
  *
  * @throws Problem 400 with a path and a message for every fault
  */
-export function validate<Value>(schema: Joi.Schema, value: unknown): Value {
+export function validate<Value>(schema: Joi.Schema, value: unknown, convert = false): Value {
   const result = schema.validate(value, {
     abortEarly: false,
-    convert: false,
+    convert,
     errors: { wrap: { label: '“' } },
   });
   if (!result.error) return result.value as Value;
   const fields = result.error.details.slice(0, 20).map(({ path, message }) => ({
-    path: path.join('.'),
+    path: path.join('.').slice(0, 120),
     message: message.replaceAll('““', '“').replace(/“([^“]*)“/g, '“$1”'),
   }));
   throw new Problem(400, 'invalid', fields[0]?.message ?? 'The request is not valid.', { fields });

@@ -2,7 +2,7 @@ import type { Container } from '@/core/model/container';
 import type { KitchenZone, LyingPackage } from '@/core/placement/lyingPackage';
 import type { PlacedFood } from '@/core/placement/placing';
 import { type HaulGroup, somePacks, toPlacing } from './haulGroups';
-import { solvePlacement } from '../calculators/placement';
+import { solvePlacement } from '../calculators/solvePlacement';
 
 /** Packs that were given a place together, or none. */
 export interface Placed {

@@ -5,7 +5,7 @@ import { viewContext } from '../household/context';
 import { readKitchenContents } from './kitchenContents';
 import type { MoveView } from './kitchenCheck';
 import { Problem } from '../door/problem';
-import { solveProgram } from '../calculators/solver';
+import { heavy } from '../calculators/heavy';
 
 /** One zone of a chest: what must come out first, what lies in it, how often it is reached for. */
 export interface ChestZoneView {
@@ -40,7 +40,7 @@ export async function readChest(id: string): Promise<ChestView> {
   const plan =
     inside.length === 0
       ? new Map<string, string>()
-      : readChestPlan(await solveProgram(chestProgram(zones, inside)), zones, inside);
+      : readChestPlan(await heavy('solveProgram', chestProgram(zones, inside)), zones, inside);
   const nameOf = (zoneId: string): string => zones.find((zone) => zone.id === zoneId)?.name ?? '';
   const liftsOf = (zoneId: string): number => zones.find((zone) => zone.id === zoneId)?.lifts ?? 0;
   return {

@@ -1,5 +1,6 @@
-import { type CheckRule, checkTitle, checkKitchen, type CheckFinding } from '@/core/placement/checkKitchen';
-import { type TidyMove, tidyMoves, tidyWalk } from '@/core/placement/tidyMoves';
+import { type CheckRule, checkTitle, type CheckFinding } from '@/core/placement/checkKitchen';
+import { type TidyMove, tidyWalk } from '@/core/placement/tidyMoves';
+import { heavy } from '../calculators/heavy';
 import { viewContext } from '../household/context';
 import { type KitchenContents, readKitchenContents } from './kitchenContents';
 
@@ -65,7 +66,7 @@ export async function readKitchenCheck(): Promise<{
 }> {
   const context = await viewContext();
   const contents = await readKitchenContents(context);
-  const findings = checkKitchen(contents.zones, contents.lying, context.today);
+  const findings = await heavy('checkKitchen', contents.zones, contents.lying, context.today);
   return {
     zones: contents.zones.length,
     packages: [...contents.packages.values()].reduce((sum, group) => sum + group.length, 0),
@@ -86,7 +87,7 @@ const MOST_GROUPS = 300;
 /** Moves that make this kitchen better, as a walk from door to door. */
 export async function readTidy(): Promise<{ stops: StopView[]; moves: number; gain: number }> {
   const contents = await readKitchenContents(await viewContext());
-  const moves = tidyMoves(contents.zones, contents.lying.slice(0, MOST_GROUPS));
+  const moves = await heavy('tidyMoves', contents.zones, contents.lying.slice(0, MOST_GROUPS));
   const toMove = (move: TidyMove): MoveView => ({
     packages: toTold(move.package.id, contents),
     called: move.package.called,

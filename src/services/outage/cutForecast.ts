@@ -1,6 +1,7 @@
 import Joi from 'joi';
 import { type CutRequest, FORECAST_KINDS } from '@/core/powercut/cutForecast';
-import { forecastCut, type Quantiles } from '@/core/powercut/forecastCut';
+import type { Quantiles } from '@/core/powercut/forecastCut';
+import { heavy } from '../calculators/heavy';
 import { validate } from '../door/validate';
 
 export const cutForecastSchema = Joi.object({
@@ -57,11 +58,11 @@ const told = (value: number): number | null => (Number.isFinite(value) ? Number(
 const quantiles = ({ p10, p50, p90 }: Quantiles) => ({ p10: told(p10), p50: told(p50), p90: told(p90) });
 
 /** POST /api/v1/estimates/outage: how a compartment warms without power. @throws Problem */
-export function estimateOutage(body: unknown) {
+export async function estimateOutage(body: unknown) {
   const request = validate<RawRequest>(cutForecastSchema, body);
   const { kind, litres, fill, ice_kg, water_kg, start_c } = request.appliance;
   const { hours, samples, seed } = request;
-  const forecast = forecastCut({
+  const forecast = await heavy('forecastCut', {
     kind,
     litres,
     fill,

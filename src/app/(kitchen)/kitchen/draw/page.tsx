@@ -4,17 +4,14 @@ import { notFound } from 'next/navigation';
 import { APPLIANCE_SHAPES } from '@/core/model/drawing';
 import { beginDrawing } from '@/services/kitchen/kitchenDrawing';
 import { orNotFound } from '@/services/door/problem';
+import { type Search, textsOf } from '../../search';
 import { DrawBench } from '@/ui/kitchen/draw/DrawBench';
 import { ShapeChooser } from '@/ui/kitchen/draw/ShapeChooser';
 
 export const metadata: Metadata = { title: 'Draw an appliance' };
 
-export default async function NewDrawingPage({
-  searchParams,
-}: {
-  searchParams: Promise<{ shape?: string; like?: string }>;
-}) {
-  const { shape: told, like } = await searchParams;
+export default async function NewDrawingPage({ searchParams }: { searchParams: Search }) {
+  const { shape: told, like } = await textsOf(searchParams, 'shape', 'like');
   const shape = APPLIANCE_SHAPES.find((id) => id === told);
   if (shape || like) {
     const begun = await orNotFound(beginDrawing(shape ? { shape } : { like: like ?? '' }));

@@ -1,7 +1,9 @@
+import { QUERIES } from '@/services/door/queries';
 import { printChestPlan } from '@/services/papers/zonePapers';
-import { respondPdf } from '../respond';
+import { prints } from '../answers';
 
-export const GET = (request: Request): Promise<Response> =>
-  respondPdf('chest-plan.pdf', () =>
-    printChestPlan(new URL(request.url).searchParams.get('appliance') ?? ''),
-  );
+export const { GET, POST, PUT, PATCH, DELETE } = prints(
+  'chest-plan.pdf',
+  QUERIES.appliance,
+  ({ appliance }: { appliance: string }) => printChestPlan(appliance),
+);

@@ -1,5 +1,6 @@
 import { runCommands } from '@/services/door/runCommands';
-import { readBody, respond } from '../respond';
+import { takes } from '../answers';
 
-export const POST = (request: Request): Promise<Response> =>
-  respond(async () => ({ answers: await runCommands(await readBody(request)) }));
+export const { GET, POST, PUT, PATCH, DELETE } = takes(async (body) => ({
+  answers: await runCommands(body),
+}));

@@ -1,11 +1,5 @@
+import { QUERIES } from '@/services/door/queries';
 import { readFirstOutPage } from '@/services/today/today';
-import { respond } from '../respond';
+import { reads } from '../answers';
 
-export const GET = (request: Request): Promise<Response> =>
-  respond(() => {
-    const { searchParams } = new URL(request.url);
-    return readFirstOutPage({
-      scope: searchParams.get('scope') ?? undefined,
-      after: searchParams.get('after') ?? undefined,
-    });
-  });
+export const { GET, POST, PUT, PATCH, DELETE } = reads(QUERIES.firstOut, readFirstOutPage);

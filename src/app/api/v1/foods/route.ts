@@ -1,12 +1,5 @@
+import { QUERIES } from '@/services/door/queries';
 import { readFoods } from '@/services/household/foods';
-import { queryNumber, respond } from '../respond';
+import { reads } from '../answers';
 
-export const GET = (request: Request): Promise<Response> =>
-  respond(async () => {
-    const { searchParams } = new URL(request.url);
-    return readFoods({
-      q: searchParams.get('q') ?? undefined,
-      after: searchParams.get('after') ?? undefined,
-      limit: queryNumber(searchParams, 'limit', 500),
-    });
-  });
+export const { GET, POST, PUT, PATCH, DELETE } = reads(QUERIES.foods, readFoods);

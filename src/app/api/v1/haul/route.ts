@@ -1,4 +1,5 @@
+import { QUERIES } from '@/services/door/queries';
 import { readHaulView } from '@/services/haul/haul';
-import { respond } from '../respond';
+import { reads } from '../answers';
 
-export const GET = (): Promise<Response> => respond(readHaulView);
+export const { GET, POST, PUT, PATCH, DELETE } = reads(QUERIES.none, readHaulView);

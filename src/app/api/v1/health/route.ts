@@ -1,8 +1,7 @@
 import { readHealth } from '@/services/door/health';
+import { only } from '../answers';
 
-export const dynamic = 'force-dynamic';
-
-export async function GET(): Promise<Response> {
+export const { GET, POST, PUT, PATCH, DELETE } = only('GET', async () => {
   const { status, body } = await readHealth();
   return Response.json(body, { status, headers: { 'cache-control': 'no-store' } });
-}
+});

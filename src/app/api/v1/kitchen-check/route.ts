@@ -1,4 +1,5 @@
+import { QUERIES } from '@/services/door/queries';
 import { readKitchenCheck } from '@/services/kitchen/kitchenCheck';
-import { respond } from '../respond';
+import { reads } from '../answers';
 
-export const GET = (): Promise<Response> => respond(readKitchenCheck);
+export const { GET, POST, PUT, PATCH, DELETE } = reads(QUERIES.none, readKitchenCheck);

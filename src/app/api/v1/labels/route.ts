@@ -1,16 +1,21 @@
+import { QUERIES } from '@/services/door/queries';
 import { printLabels } from '@/services/papers/labels';
-import { queryNumber, respondPdf } from '../respond';
+import { prints } from '../answers';
 
-const codesIn = (params: URLSearchParams, name: string): string[] =>
-  (params.get(name) ?? '').split(',').filter((code) => code !== '');
+interface Query {
+  codes?: string;
+  freezing?: string;
+  size: string;
+  start: number;
+}
 
-export const GET = (request: Request): Promise<Response> =>
-  respondPdf('labels.pdf', async () => {
-    const { searchParams } = new URL(request.url);
-    return printLabels({
-      codes: codesIn(searchParams, 'codes'),
-      freezing: codesIn(searchParams, 'freezing'),
-      size: searchParams.get('size') ?? 'sheet-21',
-      startAt: queryNumber(searchParams, 'start', 100) ?? 1,
-    });
-  });
+const codesIn = (told = ''): string[] => told.split(',').filter((code) => code !== '');
+
+export const { GET, POST, PUT, PATCH, DELETE } = prints('labels.pdf', QUERIES.labels, (query: Query) =>
+  printLabels({
+    codes: codesIn(query.codes),
+    freezing: codesIn(query.freezing),
+    size: query.size,
+    startAt: query.start,
+  }),
+);

@@ -1,11 +1,5 @@
+import { QUERIES } from '@/services/door/queries';
 import { readLedgerPage } from '@/services/household/ledger';
-import { queryNumber, respond } from '../respond';
+import { reads } from '../answers';
 
-export const GET = (request: Request): Promise<Response> =>
-  respond(async () => {
-    const { searchParams } = new URL(request.url);
-    return readLedgerPage({
-      after: searchParams.get('after') ?? undefined,
-      limit: queryNumber(searchParams, 'limit', 200),
-    });
-  });
+export const { GET, POST, PUT, PATCH, DELETE } = reads(QUERIES.ledger, readLedgerPage);

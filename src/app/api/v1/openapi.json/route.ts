@@ -1,3 +1,5 @@
+import { QUERIES } from '@/services/door/queries';
 import { openApi } from '@/services/door/openApi';
+import { reads } from '../answers';
 
-export const GET = (): Response => Response.json(openApi());
+export const { GET, POST, PUT, PATCH, DELETE } = reads(QUERIES.none, () => Promise.resolve(openApi()));

@@ -1,4 +1,5 @@
+import { QUERIES } from '@/services/door/queries';
 import { printSlip } from '@/services/papers/slip';
-import { respondPdf } from '../respond';
+import { prints } from '../answers';
 
-export const GET = (): Promise<Response> => respondPdf('morning-slip.pdf', printSlip);
+export const { GET, POST, PUT, PATCH, DELETE } = prints('morning-slip.pdf', QUERIES.none, printSlip);

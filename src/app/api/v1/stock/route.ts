@@ -1,15 +1,5 @@
+import { QUERIES } from '@/services/door/queries';
 import { readStockPage } from '@/services/stock/stock';
-import { queryNumber, respond } from '../respond';
+import { reads } from '../answers';
 
-export const GET = (request: Request): Promise<Response> =>
-  respond(async () => {
-    const { searchParams } = new URL(request.url);
-    const text = (name: string): string | undefined => searchParams.get(name) ?? undefined;
-    return readStockPage({
-      q: text('q'),
-      zone: text('zone'),
-      state: text('state'),
-      after: text('after'),
-      limit: queryNumber(searchParams, 'limit', 500),
-    });
-  });
+export const { GET, POST, PUT, PATCH, DELETE } = reads(QUERIES.stock, readStockPage);

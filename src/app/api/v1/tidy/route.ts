@@ -1,4 +1,5 @@
+import { QUERIES } from '@/services/door/queries';
 import { readTidy } from '@/services/kitchen/kitchenCheck';
-import { respond } from '../respond';
+import { reads } from '../answers';
 
-export const GET = (): Promise<Response> => respond(readTidy);
+export const { GET, POST, PUT, PATCH, DELETE } = reads(QUERIES.none, readTidy);

@@ -1,5 +1,5 @@
+import { QUERIES } from '@/services/door/queries';
 import { readToday } from '@/services/today/today';
-import { respond } from '../respond';
+import { reads } from '../answers';
 
-export const GET = (request: Request): Promise<Response> =>
-  respond(() => readToday({ scope: new URL(request.url).searchParams.get('scope') ?? undefined }));
+export const { GET, POST, PUT, PATCH, DELETE } = reads(QUERIES.today, readToday);

@@ -1,6 +1,5 @@
+import { QUERIES } from '@/services/door/queries';
 import { readVocabulary } from '@/services/household/foods';
-import { respond } from '../respond';
+import { reads } from '../answers';
 
-export const dynamic = 'force-dynamic';
-
-export const GET = (): Promise<Response> => respond(readVocabulary);
+export const { GET, POST, PUT, PATCH, DELETE } = reads(QUERIES.none, readVocabulary);

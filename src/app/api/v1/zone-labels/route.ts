@@ -1,7 +1,9 @@
+import { QUERIES } from '@/services/door/queries';
 import { printZoneLabels } from '@/services/papers/zonePapers';
-import { respondPdf } from '../respond';
+import { prints } from '../answers';
 
-export const GET = (request: Request): Promise<Response> =>
-  respondPdf('zone-labels.pdf', () =>
-    printZoneLabels(new URL(request.url).searchParams.get('appliance') ?? ''),
-  );
+export const { GET, POST, PUT, PATCH, DELETE } = prints(
+  'zone-labels.pdf',
+  QUERIES.appliance,
+  ({ appliance }: { appliance: string }) => printZoneLabels(appliance),
+);

@@ -1,6 +1,5 @@
+import { QUERIES } from '@/services/door/queries';
 import { readZones } from '@/services/kitchen/zones';
-import { respond } from '../respond';
+import { reads } from '../answers';
 
-export const dynamic = 'force-dynamic';
-
-export const GET = (): Promise<Response> => respond(readZones);
+export const { GET, POST, PUT, PATCH, DELETE } = reads(QUERIES.none, readZones);

@@ -1,5 +1,7 @@
+import { QUERIES } from '@/services/door/queries';
 import { readApplianceDrawing } from '@/services/kitchen/kitchenDrawing';
-import { respond } from '../../respond';
+import { reads } from '../../answers';
 
-export const GET = (_request: Request, { params }: { params: Promise<{ id: string }> }): Promise<Response> =>
-  respond(async () => readApplianceDrawing((await params).id));
+export const { GET, POST, PUT, PATCH, DELETE } = reads(QUERIES.none, (_query, { id = '' }) =>
+  readApplianceDrawing(id),
+);

@@ -1,5 +1,7 @@
+import { QUERIES } from '@/services/door/queries';
 import { readLearnedCode } from '@/services/haul/haul';
-import { respond } from '../../respond';
+import { reads } from '../../answers';
 
-export const GET = (_: Request, { params }: { params: Promise<{ code: string }> }): Promise<Response> =>
-  respond(async () => readLearnedCode((await params).code.slice(0, 80)));
+export const { GET, POST, PUT, PATCH, DELETE } = reads(QUERIES.none, (_query, { code = '' }) =>
+  readLearnedCode(code),
+);

@@ -1,5 +1,4 @@
 import { readAllocation } from '@/services/calculators/allocation';
-import { readBody, respond } from '../../respond';
+import { takes } from '../../answers';
 
-export const POST = (request: Request): Promise<Response> =>
-  respond(async () => readAllocation(await readBody(request)));
+export const { GET, POST, PUT, PATCH, DELETE } = takes(readAllocation);

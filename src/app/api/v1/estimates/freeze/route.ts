@@ -1,5 +1,4 @@
 import { estimateFreeze } from '@/services/calculators/heat';
-import { readBody, respond } from '../../respond';
+import { takes } from '../../answers';
 
-export const POST = (request: Request): Promise<Response> =>
-  respond(async () => estimateFreeze(await readBody(request)));
+export const { GET, POST, PUT, PATCH, DELETE } = takes(estimateFreeze);

@@ -1,5 +1,4 @@
 import { estimateKeeping } from '@/services/calculators/estimates';
-import { readBody, respond } from '../../respond';
+import { takes } from '../../answers';
 
-export const POST = (request: Request): Promise<Response> =>
-  respond(async () => estimateKeeping(await readBody(request)));
+export const { GET, POST, PUT, PATCH, DELETE } = takes(estimateKeeping);

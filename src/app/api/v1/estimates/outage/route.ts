@@ -1,5 +1,4 @@
 import { estimateOutage } from '@/services/outage/cutForecast';
-import { readBody, respond } from '../../respond';
+import { takes } from '../../answers';
 
-export const POST = (request: Request): Promise<Response> =>
-  respond(async () => estimateOutage(await readBody(request)));
+export const { GET, POST, PUT, PATCH, DELETE } = takes(estimateOutage);

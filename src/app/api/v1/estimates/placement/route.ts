@@ -1,5 +1,4 @@
 import { estimatePlacement } from '@/services/calculators/placement';
-import { readBody, respond } from '../../respond';
+import { takes } from '../../answers';
 
-export const POST = (request: Request): Promise<Response> =>
-  respond(async () => estimatePlacement(await readBody(request)));
+export const { GET, POST, PUT, PATCH, DELETE } = takes(estimatePlacement);

@@ -1,5 +1,4 @@
 import { estimatePortions } from '@/services/calculators/estimates';
-import { readBody, respond } from '../../respond';
+import { takes } from '../../answers';
 
-export const POST = (request: Request): Promise<Response> =>
-  respond(async () => estimatePortions(await readBody(request)));
+export const { GET, POST, PUT, PATCH, DELETE } = takes(estimatePortions);

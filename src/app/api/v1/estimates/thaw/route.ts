@@ -1,5 +1,4 @@
 import { estimateThaw } from '@/services/calculators/heat';
-import { readBody, respond } from '../../respond';
+import { takes } from '../../answers';
 
-export const POST = (request: Request): Promise<Response> =>
-  respond(async () => estimateThaw(await readBody(request)));
+export const { GET, POST, PUT, PATCH, DELETE } = takes(estimateThaw);

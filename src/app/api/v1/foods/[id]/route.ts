@@ -1,7 +1,5 @@
+import { QUERIES } from '@/services/door/queries';
 import { readFood } from '@/services/household/foodDetail';
-import { respond } from '../../respond';
+import { reads } from '../../answers';
 
-type Context = { params: Promise<{ id: string }> };
-
-export const GET = (_request: Request, { params }: Context): Promise<Response> =>
-  respond(async () => readFood((await params).id));
+export const { GET, POST, PUT, PATCH, DELETE } = reads(QUERIES.none, (_query, { id = '' }) => readFood(id));

@@ -1,4 +1,5 @@
+import { QUERIES } from '@/services/door/queries';
 import { readHaulPlaces } from '@/services/haul/haulPlaces';
-import { respond } from '../../respond';
+import { reads } from '../../answers';
 
-export const GET = (): Promise<Response> => respond(readHaulPlaces);
+export const { GET, POST, PUT, PATCH, DELETE } = reads(QUERIES.none, readHaulPlaces);

@@ -1,5 +1,4 @@
 import { judgeStock } from '@/services/outage/outage';
-import { readBody, respond } from '../../respond';
+import { takes } from '../../answers';
 
-export const POST = (request: Request): Promise<Response> =>
-  respond(async () => judgeStock(await readBody(request)));
+export const { GET, POST, PUT, PATCH, DELETE } = takes(judgeStock);

@@ -1,7 +1,7 @@
+import { QUERIES } from '@/services/door/queries';
 import { readPackage } from '@/services/stock/package';
-import { respond } from '../../respond';
+import { reads } from '../../answers';
 
-export const GET = (
-  _request: Request,
-  { params }: { params: Promise<{ code: string }> },
-): Promise<Response> => respond(async () => readPackage((await params).code));
+export const { GET, POST, PUT, PATCH, DELETE } = reads(QUERIES.none, (_query, { code = '' }) =>
+  readPackage(code),
+);

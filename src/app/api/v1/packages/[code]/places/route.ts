@@ -1,9 +1,8 @@
+import { QUERIES } from '@/services/door/queries';
 import { readPlaceChoices } from '@/services/kitchen/placeChoices';
-import { respond } from '../../../respond';
+import { reads } from '../../../answers';
 
-type Context = { params: Promise<{ code: string }> };
-
-export const GET = (request: Request, { params }: Context): Promise<Response> =>
-  respond(async () =>
-    readPlaceChoices((await params).code, new URL(request.url).searchParams.get('state') ?? 'chilled'),
-  );
+export const { GET, POST, PUT, PATCH, DELETE } = reads(
+  QUERIES.places,
+  ({ state }: { state: string }, { code = '' }) => readPlaceChoices(code, state),
+);

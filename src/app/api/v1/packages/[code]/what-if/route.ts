@@ -1,7 +1,7 @@
+import { QUERIES } from '@/services/door/queries';
 import { readWhatIf } from '@/services/stock/whatIf';
-import { respond } from '../../../respond';
+import { reads } from '../../../answers';
 
-type Context = { params: Promise<{ code: string }> };
-
-export const GET = (_request: Request, { params }: Context): Promise<Response> =>
-  respond(async () => readWhatIf((await params).code));
+export const { GET, POST, PUT, PATCH, DELETE } = reads(QUERIES.none, (_query, { code = '' }) =>
+  readWhatIf(code),
+);

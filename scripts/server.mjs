@@ -1,0 +1,123 @@
+// The production server: Next.js behind a door that times out, limits, and never answers HTML under /api.
+// node scripts/server.mjs HOST PORT
+import { createServer } from 'node:http';
+import process from 'node:process';
+import next from 'next';
+import { RateLimiterMemory } from 'rate-limiter-flexible';
+
+const [, , host, portText] = process.argv;
+const port = Number(portText);
+
+/** A request that has not come in whole by then is ended. */
+const REQUEST_MS = 20_000;
+const HEADERS_MS = 10_000;
+const LONGEST_ADDRESS = 8_000;
+/** Requests a minute from one address; a house that cooks together sends a hundredth of it. */
+const MOST_A_MINUTE = Number(process.env.MOST_REQUESTS_A_MINUTE ?? 60_000);
+
+const limiter = new RateLimiterMemory({ points: MOST_A_MINUTE, duration: 60 });
+
+const isApi = (url) => /^\/(api(\/|\?|$)|calendar\.ics)/.test(url);
+
+const bodyOf = (code, message) => JSON.stringify({ error: { code, message } });
+
+function refuse(response, status, code, message, headers = {}) {
+  const text = bodyOf(code, message);
+  response.writeHead(status, {
+    'content-type': 'application/json',
+    'content-length': Buffer.byteLength(text),
+    'cache-control': 'no-store',
+    'x-content-type-options': 'nosniff',
+    connection: 'close',
+    ...headers,
+  });
+  response.end(text);
+}
+
+/** An address that cannot be read: a `%` that stands for nothing. */
+function isBroken(url) {
+  try {
+    decodeURIComponent(url);
+    return false;
+  } catch {
+    return true;
+  }
+}
+
+/** A page made while the store could not be reached says so in its status too. */
+function tellGone(request, response) {
+  const writeHead = response.writeHead.bind(response);
+  response.writeHead = (status, ...rest) => {
+    const gone = status === 200 && globalThis.orderlyFrostGone === true && !request.url.startsWith('/_next/');
+    if (gone) response.setHeader('retry-after', '5');
+    return writeHead(gone ? 503 : status, ...rest);
+  };
+}
+
+async function answer(request, response, handle) {
+  const url = request.url ?? '/';
+  if (url.length > LONGEST_ADDRESS)
+    return refuse(response, 414, 'too-long', `An address has at most ${LONGEST_ADDRESS} characters.`);
+  if (!url.startsWith('/') || isBroken(url))
+    return refuse(response, 400, 'invalid', 'This address cannot be read: a “%” in it stands for nothing.');
+  if (/^\/api\/[^?]*\/(\?|$)/.test(url))
+    return refuse(response, 404, 'not-found', 'There is no such address; leave out the “/” at its end.');
+  if (!url.startsWith('/_next/')) {
+    try {
+      await limiter.consume(request.socket.remoteAddress ?? '');
+    } catch (left) {
+      const seconds = Math.max(1, Math.ceil(left.msBeforeNext / 1000));
+      return refuse(response, 429, 'too-often', `That is too often. Wait ${seconds} seconds.`, {
+        'retry-after': String(seconds),
+      });
+    }
+  }
+  if (!isApi(url)) tellGone(request, response);
+  return handle(request, response);
+}
+
+const app = next({ dev: false, dir: process.cwd(), hostname: host, port });
+await app.prepare();
+const handle = app.getRequestHandler();
+
+const server = createServer((request, response) => {
+  answer(request, response, handle).catch((error) => {
+    console.error(error);
+    if (!response.headersSent) refuse(response, 500, 'fault', 'Something went wrong on our side.');
+    else response.destroy();
+  });
+});
+server.requestTimeout = REQUEST_MS;
+server.headersTimeout = HEADERS_MS;
+server.connectionsCheckingInterval = 2_000;
+server.on('clientError', (error, socket) => {
+  if (!socket.writable) return socket.destroy();
+  const [status, code, message] =
+    error.code === 'ERR_HTTP_REQUEST_TIMEOUT'
+      ? ['408 Request Timeout', 'too-slow', 'The request did not come in whole in time. Send it again.']
+      : error.code === 'HPE_HEADER_OVERFLOW'
+        ? ['431 Request Header Fields Too Large', 'too-large', 'The headers of this request are too long.']
+        : ['400 Bad Request', 'invalid', 'This is not a request that can be read.'];
+  const text = bodyOf(code, message);
+  socket.end(
+    `HTTP/1.1 ${status}\r\ncontent-type: application/json\r\ncontent-length: ${Buffer.byteLength(text)}\r\nconnection: close\r\n\r\n${text}`,
+  );
+});
+server.once('error', (error) => {
+  console.error(
+    error.code === 'EADDRINUSE'
+      ? `Port ${port} is taken.`
+      : error.code === 'EACCES'
+        ? `Port ${port} may not be used by this user.`
+        : error.message,
+  );
+  process.exit(1);
+});
+server.listen(port, host);
+
+for (const signal of ['SIGINT', 'SIGTERM'])
+  process.once(signal, () => {
+    server.close(() => process.exit(0));
+    server.closeIdleConnections();
+    setTimeout(() => process.exit(0), 3_000).unref();
+  });

@@ -1,0 +1,123 @@
+import type Joi from 'joi';
+import { parse } from 'secure-json-parse';
+import { Problem, toProblem } from '@/services/door/problem';
+import { QUERIES } from '@/services/door/queries';
+import { validateQuery } from '@/services/door/validate';
+
+/** A megabyte is a thousand lines of a haul; more is refused at the door. */
+const MOST_BYTES = 1_000_000;
+const HEADERS = { 'cache-control': 'no-store' };
+
+type Path = Record<string, string>;
+interface Context {
+  params: Promise<Path>;
+}
+type Handler = (request: Request, context: Context) => Promise<Response>;
+
+const METHODS = ['GET', 'POST', 'PUT', 'PATCH', 'DELETE'] as const;
+type Method = (typeof METHODS)[number];
+export type Methods = Record<Method, Handler>;
+
+/** Runs a use case and answers with JSON, or with the error body and its status. */
+async function respond(work: () => Promise<Response>, headers: HeadersInit = HEADERS): Promise<Response> {
+  try {
+    return await work();
+  } catch (error) {
+    const { status, body } = toProblem(error);
+    return Response.json(body, { status, headers });
+  }
+}
+
+/** One method of an address; every other one answers 405 and names it. */
+export function only(method: Method, handler: Handler): Methods {
+  const allow = method === 'GET' ? 'GET, HEAD' : method;
+  const refuse: Handler = () =>
+    respond(() => Promise.reject(new Problem(405, 'wrong-method', `This address takes ${allow} only.`)), {
+      ...HEADERS,
+      allow,
+    });
+  return Object.fromEntries(METHODS.map((one) => [one, one === method ? handler : refuse])) as Methods;
+}
+
+const queryOf = <Query>(request: Request, schema: Joi.ObjectSchema): Query =>
+  validateQuery<Query>(schema, new URL(request.url).searchParams);
+
+/** Names in a path are plain; what is not can name nothing here. @throws Problem 404 */
+async function pathOf({ params }: Context): Promise<Path> {
+  const path = (await params) ?? {};
+  if (Object.values(path).every((part) => /^[\x20-\x7e]{1,80}$/.test(part))) return path;
+  throw new Problem(404, 'not-found', 'There is nothing of that name.');
+}
+
+/**
+ * An address that is read.
+ *
+ * @param schema what its query may hold; a key it does not know is refused
+ */
+export function reads<Query>(
+  schema: Joi.ObjectSchema,
+  work: (query: Query, path: Path) => Promise<unknown>,
+): Methods {
+  return only('GET', (request, context) =>
+    respond(async () => {
+      const query = queryOf<Query>(request, schema);
+      return Response.json(await work(query, await pathOf(context)), { headers: HEADERS });
+    }),
+  );
+}
+
+/** An address that is read as a PDF. */
+export function prints<Query>(
+  name: string,
+  schema: Joi.ObjectSchema,
+  work: (query: Query) => Promise<Buffer>,
+): Methods {
+  return only('GET', (request) =>
+    respond(async () => {
+      const pdf = await work(queryOf<Query>(request, schema));
+      return new Response(new Uint8Array(pdf), {
+        headers: {
+          'content-type': 'application/pdf',
+          'content-disposition': `inline; filename="${name}"`,
+          ...HEADERS,
+        },
+      });
+    }),
+  );
+}
+
+/** The JSON body of a request. @throws Problem 400, 413 or 415 */
+async function readBody(request: Request): Promise<unknown> {
+  if (!/^application\/json(;|$)/i.test(request.headers.get('content-type') ?? '')) {
+    throw new Problem(415, 'not-json', 'Send the body as application/json.');
+  }
+  const tooLarge = new Problem(413, 'too-large', 'The body is larger than a megabyte. Send it in parts.');
+  if (Number(request.headers.get('content-length') ?? 0) > MOST_BYTES) throw tooLarge;
+  const chunks: Uint8Array[] = [];
+  let bytes = 0;
+  if (request.body) {
+    for await (const chunk of request.body as unknown as AsyncIterable<Uint8Array>) {
+      bytes += chunk.byteLength;
+      if (bytes > MOST_BYTES) throw tooLarge;
+      chunks.push(chunk);
+    }
+  }
+  try {
+    return parse(Buffer.concat(chunks).toString('utf8'), null, {
+      protoAction: 'error',
+      constructorAction: 'error',
+    });
+  } catch {
+    throw new Problem(400, 'invalid', 'The body is not valid JSON, or names what JSON must not.');
+  }
+}
+
+/** An address that a JSON body is posted to. */
+export function takes(work: (body: unknown) => Promise<unknown>): Methods {
+  return only('POST', (request) =>
+    respond(async () => {
+      queryOf(request, QUERIES.none);
+      return Response.json(await work(await readBody(request)), { headers: HEADERS });
+    }),
+  );
+}

@@ -1,0 +1,46 @@
+import Joi from 'joi';
+import { STATES } from '@/core/model/history';
+import { uuid } from './schemas/words';
+
+/** A search longer than this is cut: no food is called so. */
+const LONGEST_SEARCH = 120;
+
+const search = Joi.string()
+  .allow('')
+  .max(10_000)
+  .custom((value: string) => value.slice(0, LONGEST_SEARCH))
+  .description('part of a name, spelling forgiven; a long one is cut');
+const after = Joi.string().max(200).description('key of the last page');
+const limit = (most: number) => Joi.number().integer().min(1).max(most).description('how many, at most');
+const scope = Joi.string()
+  .allow('')
+  .max(120)
+  .description('room:<name> or appliance:<id>; the whole house when left out');
+const appliance = uuid.required().description('its id');
+const codes = Joi.string().allow('').max(7500).description('package codes, comma separated');
+
+/** What may be asked at each address that is read, in the query of the address; nothing else is taken. */
+export const QUERIES = {
+  none: Joi.object({}),
+  today: Joi.object({ scope }),
+  firstOut: Joi.object({ scope, after }),
+  stock: Joi.object({
+    q: search,
+    zone: uuid.description('zone id'),
+    state: Joi.string().valid(...STATES),
+    after,
+    limit: limit(500),
+  }),
+  foods: Joi.object({ q: search, after, limit: limit(500) }),
+  ledger: Joi.object({ after, limit: limit(200) }),
+  places: Joi.object({
+    state: Joi.string().valid('chilled', 'frozen').default('chilled').description('as it will lie there'),
+  }),
+  labels: Joi.object({
+    codes,
+    freezing: codes.description('codes of packages whose label says what they will be once frozen'),
+    size: Joi.string().max(40).default('sheet-21').description('label stock'),
+    start: Joi.number().integer().min(1).max(100).default(1).description('first free sticker'),
+  }),
+  appliance: Joi.object({ appliance }),
+} as const;
