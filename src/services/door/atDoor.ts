@@ -3,6 +3,9 @@ import type { CommandKind } from '@/core/model/command';
 import { uuid } from './schemas/words';
 import { instantSchema } from './validate';
 
+/** A phone without network keeps what it was told; a month is long enough. */
+export const LATE_MS = 31 * 86_400_000;
+
 /** A kind of command with the schema that guards it: all that the door knows of it. */
 export interface DoorCommand {
   kind: CommandKind;
@@ -28,8 +31,13 @@ export function atDoor<Body extends object>(
       id: uuid.required().description('chosen by the sender; repeating it is safe'),
       type: Joi.string().valid(kind.type).required(),
       at: instantSchema.optional().description('when it happened; now when left out'),
+      ago_ms: Joi.number()
+        .integer()
+        .min(0)
+        .max(LATE_MS)
+        .description('instead of “at”: told so many milliseconds ago, and sent only now'),
       ...body,
-    }),
+    }).oxor('at', 'ago_ms'),
     read: read as DoorCommand['read'],
   };
 }

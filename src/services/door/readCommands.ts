@@ -1,5 +1,5 @@
 import type { Told } from '@/core/model/command';
-import type { DoorCommand } from './atDoor';
+import { type DoorCommand, LATE_MS } from './atDoor';
 import * as commands from './commands';
 import { Problem } from './problem';
 import { validate } from './validate';
@@ -17,8 +17,6 @@ export interface ReadCommand {
 
 /** Clocks of phones run a little ahead. */
 const AHEAD_MS = 5 * 60_000;
-/** A phone without network keeps what it was told; a month is long enough. */
-const LATE_MS = 31 * 86_400_000;
 const MOST_AT_ONCE = 100;
 
 function readCommand(raw: unknown, now: string, path: string): ReadCommand {
@@ -29,7 +27,11 @@ function readCommand(raw: unknown, now: string, path: string): ReadCommand {
       fields: [{ path: `${path}type`, message: `one of ${[...DOOR.keys()].join(', ')}` }],
     });
   }
-  const { at = now, ...told } = validate<Omit<Told, 'at'> & { at?: string }>(door.schema, raw);
+  const {
+    ago_ms: ago = 0,
+    at = new Date(Date.parse(now) - ago).toISOString(),
+    ...told
+  } = validate<Omit<Told, 'at'> & { at?: string; ago_ms?: number }>(door.schema, raw);
   if (Date.parse(at) > Date.parse(now) + AHEAD_MS) {
     throw new Problem(400, 'invalid', 'It cannot have happened after now.', {
       fields: [{ path: `${path}at`, message: 'lies in the future' }],

@@ -8,7 +8,7 @@ import { plainLine } from '@/core/quickline/plainLine';
 import { sayAmount } from '@/core/units/sayAmount';
 import { useDoor } from '../door/useDoor';
 import { Sheet } from '../door/Sheet';
-import { DoorError, fetchJson } from '../door/sendCommand';
+import { DoorError, fetchJson } from '../door/fetchJson';
 import type { KnownVocabulary } from '../quickline/useVocabulary';
 import type { TakenLine } from '../haul/TakeLinesSheet';
 import { scanner } from './standIns';

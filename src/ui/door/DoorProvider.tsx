@@ -2,9 +2,13 @@
 
 import dynamic from 'next/dynamic';
 import { useRouter } from 'next/navigation';
-import { type ReactNode, useCallback, useMemo, useRef, useState, useTransition } from 'react';
+import { type ReactNode, useCallback, useEffect, useMemo, useRef, useState, useTransition } from 'react';
 import { type SecondLook, secondLook } from './secondLook';
-import { DoorError, type NewCommand, sendCommands } from './sendCommand';
+import { QueryClientProvider } from '@tanstack/react-query';
+import { doorClient, keepUnanswered, type NewCommand } from './doorClient';
+import { DoorError } from './fetchJson';
+import { sendCommands } from './sendCommands';
+import { useAnsweredLate } from './useAnsweredLate';
 import { Toasts, type Toast } from './Toasts';
 import { type Door, DoorContext } from './useDoor';
 
@@ -53,6 +57,16 @@ export function DoorProvider({ children }: { children: ReactNode }) {
     [addToast],
   );
 
+  const [client] = useState(doorClient);
+  useEffect(() => keepUnanswered(client), [client]);
+  useAnsweredLate(client, (says, failed) => {
+    tell(
+      failed ? `What you told it before was refused: ${says}` : `${says} (told before, answered now)`,
+      failed ? 'error' : 'done',
+    );
+    startRefresh(() => router.refresh());
+  });
+
   const act = useCallback(
     async (...commands: NewCommand[]) => {
       setSending(true);
@@ -99,23 +113,25 @@ export function DoorProvider({ children }: { children: ReactNode }) {
   );
 
   return (
-    <DoorContext value={door}>
-      {children}
-      {open?.kind === 'package' && <PackageSheet code={open.code} onClose={close} />}
-      {open?.kind === 'zone' && <ZoneSheet id={open.id} name={open.name} onClose={close} />}
-      {open?.kind === 'trail' && <TrailSheet code={open.code} full={open.full} onClose={close} />}
-      {looking && (
-        <SecondLookSheet
-          look={looking}
-          onClose={() => setLooking(null)}
-          onAnswer={(commands) => {
-            setLooking(null);
-            void act(...commands);
-          }}
-        />
-      )}
-      {open?.kind === 'labels' && <LabelSheet codes={open.codes} onClose={close} />}
-      <Toasts toasts={toasts} dismiss={dismiss} />
-    </DoorContext>
+    <QueryClientProvider client={client}>
+      <DoorContext value={door}>
+        {children}
+        {open?.kind === 'package' && <PackageSheet code={open.code} onClose={close} />}
+        {open?.kind === 'zone' && <ZoneSheet id={open.id} name={open.name} onClose={close} />}
+        {open?.kind === 'trail' && <TrailSheet code={open.code} full={open.full} onClose={close} />}
+        {looking && (
+          <SecondLookSheet
+            look={looking}
+            onClose={() => setLooking(null)}
+            onAnswer={(commands) => {
+              setLooking(null);
+              void act(...commands);
+            }}
+          />
+        )}
+        {open?.kind === 'labels' && <LabelSheet codes={open.codes} onClose={close} />}
+        <Toasts toasts={toasts} dismiss={dismiss} />
+      </DoorContext>
+    </QueryClientProvider>
   );
 }

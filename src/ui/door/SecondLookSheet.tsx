@@ -1,6 +1,6 @@
 'use client';
 
-import type { NewCommand } from './sendCommand';
+import type { NewCommand } from './doorClient';
 import type { SecondLook } from './secondLook';
 import { Sheet } from './Sheet';
 

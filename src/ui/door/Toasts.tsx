@@ -2,6 +2,7 @@
 
 import { X } from 'lucide-react';
 import { usePathname } from 'next/navigation';
+import { StillAsking } from './StillAsking';
 import { useDoor } from './useDoor';
 
 export interface Toast {
@@ -25,6 +26,7 @@ export function Toasts({ toasts, dismiss }: { toasts: Toast[]; dismiss: (id: num
       aria-live="polite"
       className={`pointer-events-none fixed inset-x-3 z-[60] flex flex-col items-start gap-2 sm:inset-x-6 ${onBench ? 'bottom-36 lg:top-16 lg:bottom-auto lg:items-center' : 'bottom-36 sm:bottom-20'}`}
     >
+      <StillAsking />
       {toasts.map((toast) => (
         <div
           key={toast.id}

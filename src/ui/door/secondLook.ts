@@ -1,4 +1,5 @@
-import { DoorError, type NewCommand } from './sendCommand';
+import { type NewCommand } from './doorClient';
+import { DoorError } from './fetchJson';
 
 /** Something the door wants said twice before it does it. */
 export interface SecondLook {

@@ -1,7 +1,7 @@
 'use client';
 
 import { createContext, useContext } from 'react';
-import type { DoorAnswer, NewCommand } from './sendCommand';
+import type { DoorAnswer, NewCommand } from './doorClient';
 
 export interface Door {
   /** Sends commands, tells the result with an undo, refreshes the view. Resolves to `null` when they were refused. */

@@ -10,7 +10,7 @@ import type { HaulPlacesView } from '@/services/haul/haulPlaces';
 import { ScanSheet } from '../devices/ScanSheet';
 import { usePrinter } from '../devices/usePrinter';
 import { useDoor } from '../door/useDoor';
-import { sendCommands } from '../door/sendCommand';
+import { sendCommands } from '../door/sendCommands';
 import { useVocabulary } from '../quickline/useVocabulary';
 import { datedByTurn } from './datedByTurn';
 import { HaulHead } from './HaulHead';

@@ -10,7 +10,7 @@ import type { ApplianceView } from '@/services/kitchen/drawing';
 import type { HaulView } from '@/services/haul/haul';
 import type { PlaceView } from '@/services/haul/haulPlaces';
 import { useDoor } from '../door/useDoor';
-import type { NewCommand } from '../door/sendCommand';
+import type { NewCommand } from '../door/doorClient';
 import { StrandedPlace } from './StrandedPlace';
 import { MiniKitchen } from './MiniKitchen';
 

@@ -2,7 +2,7 @@ import { v4 as newUuid } from 'uuid';
 import type { Haul, HaulLine } from '@/core/model/haul';
 import { halve, partsOf, splitAsLast } from '@/core/haul/planLine';
 import type { HaulView } from '@/services/haul/haul';
-import type { NewCommand } from '../door/sendCommand';
+import type { NewCommand } from '../door/doorClient';
 import type { KnownVocabulary } from '../quickline/useVocabulary';
 import type { TakenLine } from './TakeLinesSheet';
 

@@ -5,7 +5,8 @@ import type { HaulLine } from '@/core/model/haul';
 import type { HaulView } from '@/services/haul/haul';
 import type { HaulPlacesView } from '@/services/haul/haulPlaces';
 import { useDoor } from '../door/useDoor';
-import { DoorError, fetchJson, sendCommands } from '../door/sendCommand';
+import { sendCommands } from '../door/sendCommands';
+import { DoorError, fetchJson } from '../door/fetchJson';
 
 const SAVE_MS = 350;
 const LOOK_MS = 5000;
@@ -86,8 +87,8 @@ export function useHaul(first: HaulView, firstPlaces: HaulPlacesView): HaulDesk 
           }));
         } catch (error) {
           if (!(error instanceof DoorError)) throw error;
-          // Out of reach: what was typed stays here and is sent again. Refused: how it stands counts.
-          if (error.code !== 'offline' && error.code !== 'database-gone') unsaved.current.delete(line.id);
+          // Refused: how it stands counts. What was not answered is asked again by the door itself.
+          unsaved.current.delete(line.id);
           tell(error.message, 'error');
           await read().catch(() => undefined);
         }

@@ -3,11 +3,11 @@
 import { useState } from 'react';
 import type { LedgerView } from '@/services/household/ledger';
 import { useDoor } from '../door/useDoor';
-import { fetchJson } from '../door/sendCommand';
+import { fetchJson } from '../door/fetchJson';
 
 /** Everything that happened, newest first; each line can be undone while nothing has changed since. */
 export function LedgerList({ first }: { first: LedgerView }) {
-  const { act, busy, showPackage } = useDoor();
+  const { act, busy, showPackage, tell } = useDoor();
   // Pages fetched after a first page are of no use once that page is renewed.
   const [later, setLater] = useState<Pick<LedgerView, 'entries' | 'next'> & { after: LedgerView }>();
   const more = later?.after === first ? later : { entries: [], next: first.next };
@@ -82,8 +82,10 @@ export function LedgerList({ first }: { first: LedgerView }) {
           type="button"
           className="button mt-3"
           onClick={() =>
-            void fetchJson<LedgerView>(`/api/v1/ledger?after=${encodeURIComponent(next)}`).then((page) =>
-              setLater({ after: first, entries: [...more.entries, ...page.entries], next: page.next }),
+            void fetchJson<LedgerView>(`/api/v1/ledger?after=${encodeURIComponent(next)}`).then(
+              (page) =>
+                setLater({ after: first, entries: [...more.entries, ...page.entries], next: page.next }),
+              (error: Error) => tell(error.message, 'error'),
             )
           }
         >

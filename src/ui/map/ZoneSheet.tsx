@@ -1,10 +1,8 @@
 'use client';
 
-import { useEffect, useState } from 'react';
-import type { PackageView } from '@/services/stock/packageView';
 import type { StockView } from '@/services/stock/stock';
 import { useDoor } from '../door/useDoor';
-import { fetchJson } from '../door/sendCommand';
+import { useRead } from '../door/useRead';
 import { Sheet } from '../door/Sheet';
 import { MainAction } from '../package/MainAction';
 import { DateButton } from '../package/DateButton';
@@ -13,18 +11,9 @@ import { Tape } from '../tape/Tape';
 
 /** What lies in one zone, first out on top, each taken with one tap. */
 export function ZoneSheet({ id, name, onClose }: { id: string; name: string; onClose: () => void }) {
-  const { showPackage, busy } = useDoor();
-  const [packages, setPackages] = useState<PackageView[] | null>(null);
-  const [fault, setFault] = useState('');
-  useEffect(() => {
-    let stale = false;
-    fetchJson<StockView>(`/api/v1/stock?zone=${id}&limit=200`)
-      .then((stock) => !stale && setPackages(stock.packages))
-      .catch((error: Error) => !stale && setFault(error.message));
-    return () => {
-      stale = true;
-    };
-  }, [id, busy]);
+  const { showPackage } = useDoor();
+  const { body, fault } = useRead<StockView>(`/api/v1/stock?zone=${id}&limit=200`);
+  const packages = body?.packages ?? null;
   return (
     <Sheet title={name} onClose={onClose}>
       {fault !== '' && <p className="text-beet">{fault}</p>}

@@ -1,14 +1,16 @@
 'use client';
 
-import { useEffect, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import type { StockVerdict } from '@/services/outage/outage';
 import type { ApplianceView } from '@/services/kitchen/drawing';
-import { useDoor } from '../door/useDoor';
-import { postJson } from '../door/sendCommand';
+import { useAsk } from '../door/useRead';
+import { useSettled } from '../door/useSettled';
 import { ApplianceForm } from './ApplianceForm';
 import { beginForm, type CutForm, formFault, type SeenForm, toRequest } from './cutForm';
 import { VerdictGroups } from './VerdictGroups';
 
+/** Typing rests this long before it is judged. */
+const SETTLED_MS = 200;
 const HOURS_AGO = [2, 4, 8, 24];
 
 function localInput(ms: number): string {
@@ -18,37 +20,26 @@ function localInput(ms: number): string {
 
 /** After a power cut: what happened on the left, the verdict for everything in the store on the right. */
 export function OutageBench({ appliances }: { appliances: ApplianceView[] }) {
-  const { busy } = useDoor();
   const [from, setFrom] = useState('');
   const [until, setUntil] = useState('');
   const [forms, setForms] = useState<CutForm[]>(() =>
     appliances.flatMap(({ compartments }) => compartments).map(beginForm),
   );
   const [seen, setSeen] = useState<Record<string, SeenForm>>({});
-  const [judged, setVerdicts] = useState<StockVerdict[] | null>(null);
-  const [refused, setRefused] = useState('');
   const fault = useMemo(() => formFault(from, until, forms), [from, until, forms]);
 
-  useEffect(() => {
-    if (from === '' || fault !== '') return;
-    let stale = false;
-    const timer = setTimeout(() => {
-      postJson<{ verdicts: StockVerdict[] }>('/api/v1/judge/stock', toRequest(from, until, forms, seen))
-        .then((answer) => {
-          if (stale) return;
-          setVerdicts(answer.verdicts);
-          setRefused('');
-        })
-        .catch((error: Error) => !stale && setRefused(error.message));
-    }, 200);
-    return () => {
-      stale = true;
-      clearTimeout(timer);
-    };
-  }, [from, until, forms, seen, fault, busy]);
+  const settled = useSettled(
+    from === '' || fault !== '' ? null : toRequest(from, until, forms, seen),
+    SETTLED_MS,
+  );
+  const { body: judged, fault: refused } = useAsk<{ verdicts: StockVerdict[] }>(
+    '/api/v1/judge/stock',
+    settled,
+    { keep: true },
+  );
 
   const trouble = fault || refused;
-  const verdicts = from === '' || fault !== '' ? null : judged;
+  const verdicts = from === '' || fault !== '' ? null : (judged?.verdicts ?? null);
   return (
     <div className="grid gap-5 lg:grid-cols-[minmax(0,1.15fr)_minmax(0,1fr)]">
       <section aria-label="What happened" className="space-y-4">

@@ -8,7 +8,7 @@ import { DISCARD_REASONS, type DiscardReason } from '@/core/model/package';
 import { ANSWER_KEYS, ANSWER_WORDS, type AnswerChoice } from '@/core/firstout/answerChoices';
 import type { HeadsUp } from '@/services/today/headsUp';
 import { useDoor } from '../door/useDoor';
-import type { NewCommand } from '../door/sendCommand';
+import type { NewCommand } from '../door/doorClient';
 import { DISCARD_WORDS } from './discardWords';
 import { ZoneChoice } from './ZoneChoice';
 

@@ -1,10 +1,9 @@
 'use client';
 
-import { useEffect, useState } from 'react';
 import { sayPlainDate } from '@/core/calendar/sayDate';
 import type { TrailLine } from '@/core/model/history';
 import type { PackageDetail } from '@/services/stock/package';
-import { fetchJson } from '../door/sendCommand';
+import { useRead } from '../door/useRead';
 import { Sheet } from '../door/Sheet';
 
 /** The lines of a trail: rule, what it did to the date, source. */
@@ -29,13 +28,7 @@ export function TrailLines({ trail }: { trail: readonly TrailLine[] }) {
 
 /** The trail of one package, fetched when it is asked for. */
 export function TrailSheet({ code, full, onClose }: { code: string; full: string; onClose: () => void }) {
-  const [detail, setDetail] = useState<PackageDetail | null>(null);
-  const [fault, setFault] = useState('');
-  useEffect(() => {
-    fetchJson<PackageDetail>(`/api/v1/packages/${code}`)
-      .then(setDetail)
-      .catch((error: Error) => setFault(error.message));
-  }, [code]);
+  const { body: detail, fault } = useRead<PackageDetail>(`/api/v1/packages/${code}`);
   return (
     <Sheet title="Why this date" onClose={onClose}>
       <p className="font-heading text-lg font-semibold">

@@ -1,26 +1,13 @@
 'use client';
 
-import { useEffect, useState } from 'react';
 import type { PackageDetail } from '@/services/stock/package';
-import { useDoor } from '../door/useDoor';
-import { fetchJson } from '../door/sendCommand';
+import { useRead } from '../door/useRead';
 import { Sheet } from '../door/Sheet';
 import { PackageCard } from './PackageCard';
 
 /** One package over the page. */
 export function PackageSheet({ code, onClose }: { code: string; onClose: () => void }) {
-  const { busy } = useDoor();
-  const [detail, setDetail] = useState<PackageDetail | null>(null);
-  const [fault, setFault] = useState('');
-  useEffect(() => {
-    let stale = false;
-    fetchJson<PackageDetail>(`/api/v1/packages/${code}`)
-      .then((found) => !stale && setDetail(found))
-      .catch((error: Error) => !stale && setFault(error.message));
-    return () => {
-      stale = true;
-    };
-  }, [code, busy]);
+  const { body: detail, fault } = useRead<PackageDetail>(`/api/v1/packages/${code}`);
   return (
     <Sheet title={detail ? `${detail.food.name}, ${detail.amount_words}` : code} onClose={onClose}>
       {fault !== '' && <p className="text-beet">{fault}</p>}

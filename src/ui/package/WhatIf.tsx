@@ -1,9 +1,9 @@
 'use client';
 
 import dynamic from 'next/dynamic';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import type { WhatIfView } from '@/services/stock/whatIf';
-import { fetchJson } from '../door/sendCommand';
+import { useRead } from '../door/useRead';
 
 const WhatIfChart = dynamic(() => import('../chart/WhatIfChart').then((module) => module.WhatIfChart), {
   ssr: false,
@@ -12,18 +12,9 @@ const WhatIfChart = dynamic(() => import('../chart/WhatIfChart').then((module) =
 
 /** What the date would be: left, opened, frozen now or later, cooked. A slider goes through the choices. */
 export function WhatIf({ code }: { code: string }) {
-  const [choices, setChoices] = useState<WhatIfView[] | null>(null);
-  const [fault, setFault] = useState('');
   const [at, setAt] = useState(0);
-  useEffect(() => {
-    let stale = false;
-    fetchJson<{ choices: WhatIfView[] }>(`/api/v1/packages/${code}/what-if`)
-      .then((answer) => !stale && setChoices(answer.choices))
-      .catch((error: Error) => !stale && setFault(error.message));
-    return () => {
-      stale = true;
-    };
-  }, [code]);
+  const { body, fault } = useRead<{ choices: WhatIfView[] }>(`/api/v1/packages/${code}/what-if`);
+  const choices = body?.choices ?? null;
   if (fault !== '') return <p className="text-beet">{fault}</p>;
   if (!choices) return <p className="text-slate">Working it out …</p>;
   const chosen = choices[at];

@@ -1,8 +1,7 @@
 'use client';
 
-import { useEffect, useState } from 'react';
 import type { PlaceChoice } from '@/services/kitchen/placeChoices';
-import { fetchJson } from '../door/sendCommand';
+import { useRead } from '../door/useRead';
 
 /**
  * The zones a package may go to, the best first and marked, each other one with what speaks against it.
@@ -21,17 +20,10 @@ export function ZoneChoice({
   state: 'chilled' | 'frozen';
   onChoose: (zone: string, told: boolean) => void;
 }) {
-  const [places, setPlaces] = useState<PlaceChoice[] | null>(null);
-  const [fault, setFault] = useState('');
-  useEffect(() => {
-    let stale = false;
-    fetchJson<{ places: PlaceChoice[] }>(`/api/v1/packages/${encodeURIComponent(code)}/places?state=${state}`)
-      .then((told) => !stale && setPlaces(told.places))
-      .catch((error: Error) => !stale && setFault(error.message));
-    return () => {
-      stale = true;
-    };
-  }, [code, state]);
+  const { body, fault } = useRead<{ places: PlaceChoice[] }>(
+    `/api/v1/packages/${encodeURIComponent(code)}/places?state=${state}`,
+  );
+  const places = body?.places ?? null;
   return (
     <fieldset className="rounded-part border border-line p-3">
       <legend className="px-1">{title}</legend>

@@ -8,7 +8,7 @@ import { toApiLine } from '@/services/door/apiLine';
 import { isTake, readTake } from '@/core/quickline/readTake';
 import { useDoor } from '../door/useDoor';
 import { onIntakeChange, presentIntake } from '../haul/haulIntake';
-import type { NewCommand } from '../door/sendCommand';
+import type { NewCommand } from '../door/doorClient';
 import { previewLine } from './previewLine';
 import { QuickReadingPanel } from './QuickReadingPanel';
 import { mealTime, TakePanel } from './TakePanel';

@@ -1,12 +1,15 @@
 'use client';
 
-import { useEffect, useState } from 'react';
 import type { TakeReading } from '@/core/quickline/readTake';
 import type { NamedFood } from '@/core/foods/findFood';
 import type { AllocationView } from '@/services/calculators/allocation';
-import { postJson } from '../door/sendCommand';
+import { useAsk } from '../door/useRead';
+import { useSettled } from '../door/useSettled';
 import { DateButton } from '../package/DateButton';
 import { Tape } from '../tape/Tape';
+
+/** Typing rests this long before it is looked up. */
+const SETTLED_MS = 150;
 
 /** When a meal is meant by its day alone: six in the evening, by this browser's clock. */
 export function mealTime(on: string | null): string | null {
@@ -25,26 +28,13 @@ export function TakePanel({
   onPick: (text: string) => void;
   onTake: (pieces: 'closed' | 'open' | null) => void;
 }) {
-  const [told, setTold] = useState<{ key: string; answer: AllocationView | null; fault: string } | null>(
-    null,
-  );
   const { fault, amount, unit, on } = reading;
-  const key = fault === '' ? JSON.stringify([reading.foods.map(({ id }) => id), amount, unit, on]) : '';
-  useEffect(() => {
-    if (key === '') return;
-    const [foods, wanted, inUnit, day] = JSON.parse(key) as [string[], number, string, string | null];
-    const timer = setTimeout(() => {
-      postJson<AllocationView>('/api/v1/estimates/allocation', {
-        foods,
-        amount: wanted,
-        unit: inUnit,
-        by: mealTime(day),
-      })
-        .then((answer) => setTold({ key, answer, fault: '' }))
-        .catch((error: Error) => setTold({ key, answer: null, fault: error.message }));
-    }, 150);
-    return () => clearTimeout(timer);
-  }, [key]);
+  const wanted =
+    fault === '' ? { foods: reading.foods.map(({ id }) => id), amount, unit, by: mealTime(on) } : null;
+  const settled = useSettled(wanted, SETTLED_MS);
+  const { body, fault: refused } = useAsk<AllocationView>('/api/v1/estimates/allocation', settled);
+  // What is shown, and taken by Enter, is the answer to what stands in the line.
+  const answer = JSON.stringify(settled) === JSON.stringify(wanted) ? body : null;
   if (fault !== '') {
     return (
       <div className="space-y-2">
@@ -59,10 +49,9 @@ export function TakePanel({
       </div>
     );
   }
-  const answer = told?.key === key ? told.answer : null;
   return (
     <div className="space-y-3" aria-live="polite">
-      {told?.key === key && told.fault !== '' && <p className="text-beet">{told.fault}</p>}
+      {refused !== '' && <p className="text-beet">{refused}</p>}
       {!answer && <p className="text-slate">Looking what goes first …</p>}
       {answer && (
         <>

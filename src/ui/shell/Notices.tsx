@@ -1,7 +1,7 @@
 'use client';
 
 import { useEffect } from 'react';
-import { fetchJson } from '../door/sendCommand';
+import { fetchJson } from '../door/fetchJson';
 import { noticeIsDue, readNoticeSetting, writeNoticeSetting } from './noticeSetting';
 
 const LOOK_EVERY_MS = 60_000;

@@ -5,7 +5,7 @@ import { useMemo, useRef, useState, useTransition } from 'react';
 import type { PackageView } from '@/services/stock/packageView';
 import type { StockView } from '@/services/stock/stock';
 import { useDoor } from '../door/useDoor';
-import { fetchJson } from '../door/sendCommand';
+import { fetchJson } from '../door/fetchJson';
 import { Choice } from '../forms/Choice';
 import { beginLine } from '../quickline/beginLine';
 import { StockRows } from './StockRows';
@@ -44,7 +44,7 @@ function groupName(view: PackageView, grouping: Grouping): string {
 export function StockTable({ first, zones }: { first: StockView; zones: { id: string; name: string }[] }) {
   const router = useRouter();
   const params = useSearchParams();
-  const { showLabels } = useDoor();
+  const { showLabels, tell } = useDoor();
   // Pages fetched after a first page are of no use once that page is renewed.
   const [later, setLater] = useState<Pick<StockView, 'packages' | 'next'> & { after: StockView }>();
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
@@ -158,12 +158,14 @@ export function StockTable({ first, zones }: { first: StockView; zones: { id: st
           onClick={() => {
             void fetchJson<StockView>(
               `/api/v1/stock?${queryOf(filters)}&after=${encodeURIComponent(next)}`,
-            ).then((page) =>
-              setLater({
-                after: first,
-                packages: [...(more?.packages ?? []), ...page.packages],
-                next: page.next,
-              }),
+            ).then(
+              (page) =>
+                setLater({
+                  after: first,
+                  packages: [...(more?.packages ?? []), ...page.packages],
+                  next: page.next,
+                }),
+              (error: Error) => tell(error.message, 'error'),
             );
           }}
         >

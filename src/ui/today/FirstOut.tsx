@@ -4,7 +4,7 @@ import { type KeyboardEvent, useState } from 'react';
 import type { FirstOutRow } from '@/services/today/firstOut';
 import type { TodayView } from '@/services/today/today';
 import { useDoor } from '../door/useDoor';
-import { fetchJson } from '../door/sendCommand';
+import { fetchJson } from '../door/fetchJson';
 import { beginLine } from '../quickline/beginLine';
 import { FirstOutRowItem } from './FirstOutRowItem';
 

@@ -1,0 +1,142 @@
+'use client';
+
+import { dehydrate, type DehydratedState, hydrate, QueryClient } from '@tanstack/react-query';
+import { DoorError, postJson } from './fetchJson';
+
+/** A command as the page tells it; its id comes when it is sent. */
+export type NewCommand = { type: string } & Record<string, unknown>;
+
+/** What the door answers to one command. */
+export interface DoorAnswer {
+  id: string;
+  type: string;
+  says: string;
+  packages: { id: string; code: string; version: number; here: boolean }[];
+}
+
+/** Commands on their way: with their ids, kept until they are answered. */
+export interface Sending {
+  commands: (NewCommand & { id: string })[];
+  /** When the cook told them, by this device's clock, ms. */
+  toldAt: number;
+  /** How often they were sent. */
+  sent: number;
+  /** They were told before this page was loaded: nobody on it waits for their answer. */
+  fromBefore?: boolean;
+}
+
+/** No answer, or one that does not tell whether it was done: the same ids are sent again until the door says. */
+const UNANSWERED = [
+  'offline',
+  'not-known',
+  'database-gone',
+  'busy',
+  'too-often',
+  'too-slow',
+  'status-502',
+  'status-504',
+];
+/** A fault of the server is asked about so often before it is told. */
+const MOST_FAULTS = 3;
+
+const isUnanswered = (tries: number, error: unknown): boolean =>
+  error instanceof DoorError &&
+  (UNANSWERED.includes(error.code) || (error.code === 'fault' && tries < MOST_FAULTS));
+
+/** Sends commands; sent again, they say how long ago they were told. */
+async function send(sending: Sending): Promise<DoorAnswer[]> {
+  const again = sending.sent > 0;
+  const agoMs = Math.max(0, Math.round(Date.now() - sending.toldAt));
+  const body = again ? sending.commands.map((command) => ({ ...command, ago_ms: agoMs })) : sending.commands;
+  sending.sent += 1;
+  const { answers } = await postJson<{ answers: DoorAnswer[] }>('/api/v1/commands', body);
+  return answers;
+}
+
+export const SENDING = ['commands'];
+
+/** One after the other, in the order they were told. */
+const IN_ORDER = { id: 'door' };
+
+/** Cautious waits: 1, 2, 4 seconds, then every 5. */
+const retryDelay = (tries: number): number => Math.min(5000, 1000 * 2 ** tries);
+
+function newClient(): QueryClient {
+  const client = new QueryClient({
+    defaultOptions: {
+      // The kitchen's server is often in the house: there without the internet.
+      queries: { networkMode: 'always', retry: false, refetchOnWindowFocus: false, gcTime: 60_000 },
+      mutations: { networkMode: 'always' },
+    },
+  });
+  client.setMutationDefaults(SENDING, { mutationFn: send, retry: isUnanswered, retryDelay, scope: IN_ORDER });
+  return client;
+}
+
+let kept: QueryClient | undefined;
+
+/** The one client of this page; on the server a new one each time. */
+export function doorClient(): QueryClient {
+  if (typeof window === 'undefined') return newClient();
+  return (kept ??= newClient());
+}
+
+const PLACE = 'orderly-frost:sending:';
+/** Told longer ago than this, the door does not take it any more. */
+const KEPT_MS = 30 * 86_400_000;
+
+function store(work: (storage: Storage) => void): void {
+  try {
+    work(localStorage);
+  } catch {
+    // No storage on this device, or it is full: then they are kept as long as the page is open.
+  }
+}
+
+/** Writes down what waits for an answer, each by itself, so that two open pages do not undo each other's. */
+function keep(client: QueryClient, mine: Set<string>): void {
+  const { mutations } = dehydrate(client, {
+    shouldDehydrateQuery: () => false,
+    shouldDehydrateMutation: ({ state }) => state.status === 'pending',
+  });
+  const waiting = new Map(
+    mutations.map((one) => [PLACE + (one.state.variables as Sending).commands[0]?.id, one]),
+  );
+  store((storage) => {
+    for (const place of mine) if (!waiting.has(place)) storage.removeItem(place);
+    for (const [place, one] of waiting) storage.setItem(place, JSON.stringify(one));
+  });
+  mine.clear();
+  for (const place of waiting.keys()) mine.add(place);
+}
+
+/** What was told before this page was loaded and never answered, the oldest first. */
+function keptBefore(): DehydratedState['mutations'] {
+  const found: DehydratedState['mutations'] = [];
+  store((storage) => {
+    for (const place of Object.keys(storage).filter((key) => key.startsWith(PLACE))) {
+      const one = JSON.parse(storage.getItem(place) ?? 'null') as DehydratedState['mutations'][number];
+      const sending = one.state.variables as Sending;
+      if (Date.now() - sending.toldAt > KEPT_MS) storage.removeItem(place);
+      else {
+        const variables: Sending = { ...sending, sent: Math.max(1, sending.sent), fromBefore: true };
+        found.push({ ...one, state: { ...one.state, variables, isPaused: true } });
+      }
+    }
+  });
+  const toldAt = ({ state }: (typeof found)[number]): number => (state.variables as Sending).toldAt;
+  return found.sort((a, b) => toldAt(a) - toldAt(b));
+}
+
+/**
+ * Keeps unanswered commands over a reload, or a night without network, and sends again what was kept before.
+ *
+ * @returns how to stop
+ */
+export function keepUnanswered(client: QueryClient): () => void {
+  hydrate(client, { mutations: keptBefore(), queries: [] });
+  const mine = new Set<string>();
+  const stop = client.getMutationCache().subscribe(() => keep(client, mine));
+  void client.resumePausedMutations();
+  return stop;
+}

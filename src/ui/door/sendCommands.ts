@@ -1,0 +1,38 @@
+'use client';
+
+import type { MutationOptions } from '@tanstack/react-query';
+import { v4 as newUuid } from 'uuid';
+import { type DoorAnswer, doorClient, type NewCommand, type Sending, SENDING } from './doorClient';
+
+/** Commands that wait for an answer, by what they say. */
+const waiting = new Map<string, { sending: Sending; answer: Promise<DoorAnswer[]> }>();
+
+/**
+ * Sends commands through the door, all or nothing. They keep their ids until they are answered: what was lost on the way is
+ * asked for again, and the same told again meanwhile is not done twice.
+ *
+ * @throws DoorError when the door refused
+ */
+export async function sendCommands(commands: readonly NewCommand[]): Promise<DoorAnswer[]> {
+  const says = JSON.stringify(commands);
+  const before = waiting.get(says);
+  if (before && before.sending.sent > 1) return before.answer;
+  const client = doorClient();
+  const sending: Sending = {
+    commands: commands.map((command) => ({ id: newUuid(), ...command })),
+    toldAt: Date.now(),
+    sent: 0,
+  };
+  const options = client.defaultMutationOptions<MutationOptions<DoorAnswer[], Error, Sending>>({
+    mutationKey: SENDING,
+  });
+  const answer = client.getMutationCache().build(client, options).execute(sending);
+  waiting.set(says, { sending, answer });
+  try {
+    const answers = await answer;
+    void client.invalidateQueries({ predicate: ({ meta }) => meta?.lasting !== true });
+    return answers;
+  } finally {
+    if (waiting.get(says)?.answer === answer) waiting.delete(says);
+  }
+}
