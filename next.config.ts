@@ -5,6 +5,8 @@ const config: NextConfig = {
   // `npm test` checks types for the whole tree; a start need not do it again.
   typescript: { ignoreBuildErrors: true },
   poweredByHeader: false,
+  // scripts/server.mjs does it.
+  compress: false,
   reactStrictMode: true,
   images: { unoptimized: true },
   headers: () =>

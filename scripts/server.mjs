@@ -2,8 +2,10 @@
 // node scripts/server.mjs HOST PORT
 import { createServer } from 'node:http';
 import process from 'node:process';
+import compression from 'compression';
 import next from 'next';
 import { RateLimiterMemory } from 'rate-limiter-flexible';
+import { answerPage } from './pages.mjs';
 
 const [, , host, portText] = process.argv;
 const port = Number(portText);
@@ -16,6 +18,14 @@ const LONGEST_ADDRESS = 8_000;
 const MOST_A_MINUTE = Number(process.env.MOST_REQUESTS_A_MINUTE ?? 60_000);
 
 const limiter = new RateLimiterMemory({ points: MOST_A_MINUTE, duration: 60 });
+
+/** What the browser says of itself; where it is wrong, the page puts it right as soon as it knows how wide it is. */
+const isPhone = ({ headers }) =>
+  headers['sec-ch-ua-mobile'] === '?1' || /\bMobi/.test(headers['user-agent'] ?? '');
+
+/** Squeezed lightly: a page is made and sent sooner than it could be squeezed well. */
+const squeeze = compression({ level: 4 });
+const compressed = (request, response) => new Promise((done) => squeeze(request, response, () => done()));
 
 const isApi = (url) => /^\/(api(\/|\?|$)|calendar\.ics)/.test(url);
 
@@ -72,8 +82,10 @@ async function answer(request, response, handle) {
       });
     }
   }
+  request.headers['x-orderly-frost-phone'] = isPhone(request) ? '1' : '0';
   if (!isApi(url)) tellGone(request, response);
-  return handle(request, response);
+  await compressed(request, response);
+  return answerPage(request, response, handle);
 }
 
 const app = next({ dev: false, dir: process.cwd(), hostname: host, port });

@@ -10,10 +10,13 @@ export interface Household {
   settings: HouseholdSettings;
   /** Another text whenever its figures are others: the reference, its wishes, its own foods. */
   figures: string;
+  /** Grows with every command. */
+  changes: number;
 }
 
 interface HouseholdRow {
   figures: string;
+  changes: number | string;
   notify_at: string;
   lead_chilled: number;
   lead_frozen: number;
@@ -38,9 +41,11 @@ const toHousehold = (row: HouseholdRow): Household => ({
     feedKey: row.feed_key,
   },
   figures: row.figures,
+  changes: Number(row.changes),
 });
 
 const HOUSEHOLD = `SELECT id, name, time_zone, currency, caution, notify_at, lead_chilled, lead_frozen, feed_key,
+            changes,
             CONCAT(figures_version, ':',
                    COALESCE((SELECT digest FROM reference_file WHERE reference_file.name = 'reference'), '')) AS figures
        FROM household`;
@@ -64,6 +69,11 @@ export async function readHouseholdIds(sql: Sql): Promise<number[]> {
   return rows.map(({ id }) => id);
 }
 
+/** Says that something of the household is another than before; in the transaction that changes it. */
+export async function countChange(sql: Sql, householdId: number): Promise<void> {
+  await sql.run(`UPDATE household SET changes = changes + 1 WHERE id = :householdId`, { householdId });
+}
+
 /** Says that the household's figures are others now; in the transaction that changes them. */
 export async function renewFiguresVersion(sql: Sql, householdId: number): Promise<void> {
   await sql.run(`UPDATE household SET figures_version = figures_version + 1 WHERE id = :householdId`, {
@@ -71,7 +81,10 @@ export async function renewFiguresVersion(sql: Sql, householdId: number): Promis
   });
 }
 
-export async function addHousehold(sql: Sql, household: Omit<Household, 'id' | 'figures'>): Promise<number> {
+export async function addHousehold(
+  sql: Sql,
+  household: Omit<Household, 'id' | 'figures' | 'changes'>,
+): Promise<number> {
   const { insertId } = await sql.run(
     `INSERT INTO household (name, time_zone, currency, caution, notify_at, lead_chilled, lead_frozen, feed_key)
      VALUES (:name, :timeZone, :currency, :caution, :notifyAt, :leadChilled, :leadFrozen, :feedKey)`,

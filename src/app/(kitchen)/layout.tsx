@@ -4,8 +4,7 @@ import { readShell } from '@/services/today/shell';
 import { DoorProvider } from '@/ui/door/DoorProvider';
 import { CounterStrip } from '@/ui/shell/CounterStrip';
 import { DatabaseGone } from '@/ui/shell/DatabaseGone';
-import { Notices } from '@/ui/shell/Notices';
-import { Shortcuts } from '@/ui/shell/Shortcuts';
+import { Later } from '@/ui/shell/Later';
 import { TopBar } from '@/ui/shell/TopBar';
 import '../globals.css';
 
@@ -38,8 +37,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
               {children}
             </main>
             <CounterStrip items={shell.counter} bench={shell.bench} />
-            <Shortcuts />
-            <Notices notifyAt={shell.notify_at} />
+            <Later notifyAt={shell.notify_at} />
           </DoorProvider>
         ) : (
           <DatabaseGone />

@@ -1,5 +1,7 @@
+import { headers } from 'next/headers';
 import { notFound } from 'next/navigation';
 import { orNotFound } from '@/services/door/problem';
+import { todayText } from '@/services/today/seenToday';
 import { readToday } from '@/services/today/today';
 import { type Search, textsOf } from './search';
 import { TodayBench } from '@/ui/today/TodayBench';
@@ -7,5 +9,6 @@ import { TodayBench } from '@/ui/today/TodayBench';
 export default async function TodayPage({ searchParams }: { searchParams: Search }) {
   const { scope } = await textsOf(searchParams, 'scope');
   const view = await orNotFound(readToday({ scope }));
-  return view ? <TodayBench view={view} /> : notFound();
+  if (!view) notFound();
+  return <TodayBench told={todayText(view)} phone={(await headers()).get('x-orderly-frost-phone') === '1'} />;
 }

@@ -15,7 +15,7 @@ import { readJobs } from '@/store/jobs';
 import { readContainers } from '@/store/containers';
 import { lockHaulLines, readCode, readHaul, readHaulLines, readOpenHaul } from '@/store/hauls';
 import { isTakenElsewhere } from '@/store/drawings';
-import { drawingOf, type Kitchen, readKitchen } from '@/store/kitchens';
+import { drawingOf, type Kitchen } from '@/store/kitchens';
 import { readPastCommand } from '@/store/ledger';
 import { readReadings } from '@/store/readings';
 import { lockPackages, lockPackagesIn, lockPackagesOf } from '@/store/packages';
@@ -108,17 +108,23 @@ function takeCodes(
   return count > 0 ? takeCodeNumbers(db, householdId, count) : Promise.resolve(0);
 }
 
+/** What every decision looks at: foods and zones of the household. */
+export interface Standing {
+  reference: Reference;
+  kitchen: Kitchen;
+}
+
 /**
  * Fetches and locks what a command says that it needs, and nothing else.
  *
- * @param household as it stands under its lock
+ * @param household as it stands under its lock, @param standing its foods and zones as they stand then
  * @throws Problem 404, 409 or 422 for what it names and nobody knows, or brings along and is used
  */
 export async function loadWorld(
   db: Sql,
   { kind, command }: ReadCommand,
   household: Household,
-  reference: Reference,
+  { reference, kitchen }: Standing,
 ): Promise<{ world: World; past: PastCommand | null }> {
   const past = await loadPast(db, household.id, kind.pastOf?.(command));
   const needs = kind.needs(command, past);
@@ -126,7 +132,6 @@ export async function loadWorld(
   if (brings.length > 0 && (await isTakenElsewhere(db, household.id, [...brings]))) {
     throw new Problem(409, 'id-used', 'One of these ids was used for something else. Draw it anew.');
   }
-  const kitchen = await readKitchen(db, household.id);
   const { packages, loaded } = await loadPackages(db, household.id, needs, reference, kitchen);
   const readings = past ? await readReadings(db, household.id, [...new Set(readingsOf)], past.at) : [];
   const jobs = needs.jobs ? await readJobs(db, household.id) : [];

@@ -2,7 +2,8 @@ import { createHash } from 'node:crypto';
 import type { Told } from '@/core/model/command';
 import { decide, sayDecision } from '@/core/ledger/decide';
 import { type Sql, transaction } from '@/store/database';
-import { type Household, lockHousehold } from '@/store/households';
+import { countChange, type Household, lockHousehold } from '@/store/households';
+import { type Kitchen, readKitchen } from '@/store/kitchens';
 import {
   claimCommand,
   finishCommand,
@@ -12,11 +13,12 @@ import {
   readLastRecorded,
 } from '@/store/ledger';
 import { now } from './clock';
-import { loadReference, ourHousehold, type Reference, referenceOf } from '../household/household';
+import { keptSince } from '../household/kept';
+import { loadReference, ourHousehold, referenceOf } from '../household/household';
 import { Problem } from './problem';
 import { applyDecision } from './applyDecision';
 import { type ReadCommand, readCommands } from './readCommands';
-import { loadWorld } from './loadWorld';
+import { loadWorld, type Standing } from './loadWorld';
 
 /** What a command answers, now and whenever it is repeated. */
 export interface CommandAnswer {
@@ -69,7 +71,7 @@ async function runOne(
   db: Sql,
   read: ReadCommand,
   household: Household,
-  reference: Reference,
+  standing: Standing,
 ): Promise<CommandAnswer> {
   const { kind, command } = read;
   await refuseBeforeAll(db, command, household.id);
@@ -82,9 +84,10 @@ async function runOne(
     ...recorded,
   });
   if (!claimed) throw new Problem(409, 'id-used', 'This command id was used for something else.');
-  const { world, past } = await loadWorld(db, read, household, reference);
+  const { world, past } = await loadWorld(db, read, household, standing);
   const decision = decide(kind, command, world, past);
   await applyDecision(db, command, household.id, decision, world);
+  await countChange(db, household.id);
   const answer: CommandAnswer = {
     id: command.id,
     type: command.type,
@@ -113,6 +116,23 @@ async function answeredBefore(db: Sql, command: Told, householdId: number): Prom
 }
 
 /**
+ * Foods and zones under the lock. What this transaction itself has set is nobody else's to keep: it may still be rolled back.
+ *
+ * @param begun the household as it was when the transaction began
+ */
+async function standingOf(db: Sql, household: Household, begun: Household): Promise<Standing> {
+  const kitchen = (): Promise<Kitchen> => readKitchen(db, household.id);
+  return {
+    reference: await (household.figures === begun.figures
+      ? referenceOf(household, db)
+      : loadReference(db, household.id)),
+    kitchen: await (household.changes === begun.changes
+      ? keptSince(household, 'kitchen', kitchen)
+      : kitchen()),
+  };
+}
+
+/**
  * Runs commands under their household's lock, which is held until the transaction ends: caution, wishes and own foods are those
  * that stand then, also when another server copy has just set them. What was run before answers as the first time, and the rest
  * of a list is run.
@@ -123,7 +143,7 @@ export async function runLocked(
   householdId: number,
 ): Promise<CommandAnswer[]> {
   const answers: CommandAnswer[] = [];
-  let begun: string | null = null;
+  let begun: Household | null = null;
   for (const read of commands) {
     const household = await lockHousehold(db, householdId);
     if (!household) throw new Problem(404, 'no-household', 'This household is not there any more.');
@@ -132,11 +152,8 @@ export async function runLocked(
       answers.push(before);
       continue;
     }
-    begun ??= household.figures;
-    // What this transaction itself has set is nobody else's to keep: it may still be rolled back.
-    const own = household.figures !== begun;
-    const reference = await (own ? loadReference(db, household.id) : referenceOf(household, db));
-    answers.push(await runOne(db, read, household, reference));
+    begun ??= household;
+    answers.push(await runOne(db, read, household, await standingOf(db, household, begun)));
   }
   return answers;
 }

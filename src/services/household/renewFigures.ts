@@ -5,6 +5,7 @@ import { renewFiguresCommand as kind } from '@/core/ledger/household/renewFigure
 import { sql, transaction } from '@/store/database';
 import { putReferenceDigest, readReferenceDigest } from '@/store/foods';
 import { lockHousehold, readHouseholdIds } from '@/store/households';
+import { readKitchen } from '@/store/kitchens';
 import { now } from '../door/clock';
 import { loadWorld } from '../door/loadWorld';
 import { runLocked } from '../door/runCommands';
@@ -23,7 +24,10 @@ async function renewOne(householdId: number, digest: string): Promise<boolean> {
     // Another server copy may have done it while this one waited for the lock.
     if ((await readReferenceDigest(db, mark)) === digest) return false;
     const renewing = { kind, command: { id: newUuid(), type: kind.type, at: now() } };
-    const { world } = await loadWorld(db, renewing, household, await referenceOf(household, db));
+    const { world } = await loadWorld(db, renewing, household, {
+      reference: await referenceOf(household, db),
+      kitchen: await readKitchen(db, householdId),
+    });
     const earlier = decide(kind, renewing.command, world, null).events.length > 0;
     if (earlier) await runLocked(db, [renewing], householdId);
     await putReferenceDigest(db, mark, digest);

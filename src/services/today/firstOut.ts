@@ -102,7 +102,7 @@ export async function readAskingPage(
 
 /** What stood out of the cold for too long while nobody looked: it asks whatever its date says. */
 async function readOverTime(context: HouseholdContext, shown: readonly Package[]): Promise<Package[]> {
-  const onCounter = await readCounter(context.household.id);
+  const onCounter = await readCounter(context.household);
   return onCounter.filter(
     (found) =>
       toPackageView(found, context).verdict === 'discard' && !shown.some(({ id }) => id === found.id),

@@ -4,6 +4,7 @@ import { DatabaseGone, sql } from '@/store/database';
 import { readBenchLines } from '@/store/hauls';
 import { now } from '../door/clock';
 import { readCounter, viewContext } from '../household/context';
+import { keptSince } from '../household/kept';
 import { toPackageView } from '../stock/packageView';
 import { type CounterItem, toCounter } from '../haul/counter';
 
@@ -21,9 +22,10 @@ export interface Shell {
 export async function readShell(): Promise<Shell | null> {
   try {
     const context = await viewContext();
+    const { household } = context;
     const [onCounter, onBench] = await Promise.all([
-      readCounter(context.household.id),
-      readBenchLines(sql(), context.household.id),
+      readCounter(household),
+      keptSince(household, 'bench', () => readBenchLines(sql(), household.id)),
     ]);
     const left = onBench.flatMap(({ line, hot }) => {
       const food = context.reference.byId.get(line.food);
@@ -35,7 +37,7 @@ export async function readShell(): Promise<Shell | null> {
         onBench.length === 0
           ? null
           : { lines: onBench.length, minutes_left: left.length === 0 ? null : Math.min(...left) },
-      notify_at: context.household.settings.notifyAt,
+      notify_at: household.settings.notifyAt,
       temperatures: context.kitchen.compartments.map(({ called, temperatureC, cold }) => ({
         name: called,
         words: `${String(temperatureC).replace('-', '−')}°`,

@@ -2,10 +2,18 @@ import { addDays } from '@/core/calendar/calendarDate';
 import { sayFullDate } from '@/core/calendar/sayDate';
 import { sql } from '@/store/database';
 import { countToday, type NearCounts } from '@/store/today';
-import { readCounter, viewContext } from '../household/context';
+import { type HouseholdContext, minuteOf, readCounter, viewContext } from '../household/context';
+import { keptSince } from '../household/kept';
 import { type CounterItem, toCounter } from '../haul/counter';
 import { type ApplianceView, readDrawing } from '../kitchen/drawing';
-import { type FirstOutRow, readAnsweredRows, readAskingPage, scopeNamed, scopesOf } from './firstOut';
+import {
+  type FirstOutRow,
+  readAnsweredRows,
+  readAskingPage,
+  scopeNamed,
+  scopesOf,
+  type ScopeView,
+} from './firstOut';
 import { type JobView, readJobsOfTheDay } from './jobs';
 import { toPackageView } from '../stock/packageView';
 
@@ -68,8 +76,13 @@ export async function readFirstOutPage(query: { scope?: string | undefined; afte
 /** Everything Today shows: first out, the jobs of the day, the drawn kitchen, the counter. */
 export async function readToday(query: { scope?: string | undefined } = {}): Promise<TodayView> {
   const context = await viewContext();
-  const { household, today } = context;
   const scope = scopeNamed(context, query.scope);
+  const { household, at } = context;
+  return keptSince(household, `today ${scope.key} ${minuteOf(at)}`, () => workOut(context, scope));
+}
+
+async function workOut(context: HouseholdContext, scope: ScopeView): Promise<TodayView> {
+  const { household, today } = context;
   const zoneIds = scope.zone_ids;
   const [asking, answered, near, jobs, appliances, onCounter] = await Promise.all([
     readAskingPage(context, scope, null),
@@ -77,7 +90,7 @@ export async function readToday(query: { scope?: string | undefined } = {}): Pro
     readCounts(household.id, today, zoneIds),
     readJobsOfTheDay(context),
     readDrawing(context),
-    readCounter(household.id),
+    readCounter(household),
   ]);
   const inZones = appliances
     .flatMap(({ zones }) => zones)

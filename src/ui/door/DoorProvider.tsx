@@ -2,21 +2,31 @@
 
 import dynamic from 'next/dynamic';
 import { useRouter } from 'next/navigation';
-import { type ReactNode, useCallback, useEffect, useMemo, useRef, useState, useTransition } from 'react';
-import { type SecondLook, secondLook } from './secondLook';
-import { QueryClientProvider } from '@tanstack/react-query';
-import { doorClient, keepUnanswered, type NewCommand } from './doorClient';
+import {
+  type ReactNode,
+  useCallback,
+  useEffect,
+  useEffectEvent,
+  useMemo,
+  useRef,
+  useState,
+  useTransition,
+} from 'react';
+import type { SecondLook } from './secondLook';
+import type { NewCommand } from './doorClient';
 import { DoorError } from './fetchJson';
-import { sendCommands } from './sendCommands';
-import { useAnsweredLate } from './useAnsweredLate';
-import { Toasts, type Toast } from './Toasts';
+import type { Toast } from './Toasts';
 import { type Door, DoorContext } from './useDoor';
 
 const PackageSheet = dynamic(() => import('../package/PackageSheet').then((module) => module.PackageSheet));
 const ZoneSheet = dynamic(() => import('../map/ZoneSheet').then((module) => module.ZoneSheet));
 const TrailSheet = dynamic(() => import('../package/DateTrail').then((module) => module.TrailSheet));
 const SecondLookSheet = dynamic(() => import('./SecondLookSheet').then((module) => module.SecondLookSheet));
+const Toasts = dynamic(() => import('./Toasts').then((module) => module.Toasts), { ssr: false });
 const LabelSheet = dynamic(() => import('../labels/LabelSheet').then((module) => module.LabelSheet));
+
+/** What sends commands and keeps them until they are answered. */
+const loadOffice = () => import('./sendCommands');
 
 /** What lies over the page. */
 type Open =
@@ -57,20 +67,24 @@ export function DoorProvider({ children }: { children: ReactNode }) {
     [addToast],
   );
 
-  const [client] = useState(doorClient);
-  useEffect(() => keepUnanswered(client), [client]);
-  useAnsweredLate(client, (says, failed) => {
+  const answeredLate = useEffectEvent((says: string, failed: boolean) => {
     tell(
       failed ? `What you told it before was refused: ${says}` : `${says} (told before, answered now)`,
       failed ? 'error' : 'done',
     );
     startRefresh(() => router.refresh());
   });
+  // Fetched as soon as the page lives, so that it is there when the network is not.
+  useEffect(() => {
+    const office = loadOffice().then(({ keepUnanswered }) => keepUnanswered(answeredLate));
+    return () => void office.then((close) => close());
+  }, []);
 
   const act = useCallback(
     async (...commands: NewCommand[]) => {
       setSending(true);
       try {
+        const { sendCommands } = await loadOffice();
         const answers = await sendCommands(commands.map(asked));
         const [first] = answers;
         addToast({
@@ -89,6 +103,7 @@ export function DoorProvider({ children }: { children: ReactNode }) {
         startRefresh(() => router.refresh());
         return answers;
       } catch (error) {
+        const { secondLook } = await import('./secondLook');
         const look = secondLook(error, commands);
         if (look) setLooking(look);
         else tell(error instanceof Error ? error.message : 'That did not work.', 'error');
@@ -113,25 +128,23 @@ export function DoorProvider({ children }: { children: ReactNode }) {
   );
 
   return (
-    <QueryClientProvider client={client}>
-      <DoorContext value={door}>
-        {children}
-        {open?.kind === 'package' && <PackageSheet code={open.code} onClose={close} />}
-        {open?.kind === 'zone' && <ZoneSheet id={open.id} name={open.name} onClose={close} />}
-        {open?.kind === 'trail' && <TrailSheet code={open.code} full={open.full} onClose={close} />}
-        {looking && (
-          <SecondLookSheet
-            look={looking}
-            onClose={() => setLooking(null)}
-            onAnswer={(commands) => {
-              setLooking(null);
-              void act(...commands);
-            }}
-          />
-        )}
-        {open?.kind === 'labels' && <LabelSheet codes={open.codes} onClose={close} />}
-        <Toasts toasts={toasts} dismiss={dismiss} />
-      </DoorContext>
-    </QueryClientProvider>
+    <DoorContext value={door}>
+      {children}
+      {open?.kind === 'package' && <PackageSheet code={open.code} onClose={close} />}
+      {open?.kind === 'zone' && <ZoneSheet id={open.id} name={open.name} onClose={close} />}
+      {open?.kind === 'trail' && <TrailSheet code={open.code} full={open.full} onClose={close} />}
+      {looking && (
+        <SecondLookSheet
+          look={looking}
+          onClose={() => setLooking(null)}
+          onAnswer={(commands) => {
+            setLooking(null);
+            void act(...commands);
+          }}
+        />
+      )}
+      {open?.kind === 'labels' && <LabelSheet codes={open.codes} onClose={close} />}
+      <Toasts toasts={toasts} dismiss={dismiss} />
+    </DoorContext>
   );
 }

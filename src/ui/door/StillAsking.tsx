@@ -2,17 +2,20 @@
 
 import { useMutationState } from '@tanstack/react-query';
 import { CloudOff } from 'lucide-react';
-import { type Sending, SENDING } from './doorClient';
+import { doorClient, type Sending, SENDING } from './doorClient';
 
 /** How many things wait for an answer that was lost, or for the server to be there again. */
 function useUnanswered(): number {
-  const told = useMutationState({
-    filters: { mutationKey: SENDING, status: 'pending' },
-    select: ({ state }) => {
-      const { sent = 0 } = (state.variables ?? {}) as Partial<Sending>;
-      return { again: sent > 1 || state.failureCount > 0 };
+  const told = useMutationState(
+    {
+      filters: { mutationKey: SENDING, status: 'pending' },
+      select: ({ state }) => {
+        const { sent = 0 } = (state.variables ?? {}) as Partial<Sending>;
+        return { again: sent > 1 || state.failureCount > 0 };
+      },
     },
-  });
+    doorClient(),
+  );
   return told.some(({ again }) => again) ? told.length : 0;
 }
 

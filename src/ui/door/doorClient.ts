@@ -128,15 +128,28 @@ function keptBefore(): DehydratedState['mutations'] {
   return found.sort((a, b) => toldAt(a) - toldAt(b));
 }
 
+/** Hears of answers to what was told before this page was loaded: nobody else on it waits for them. */
+function hearLate(client: QueryClient, tell: (says: string, failed: boolean) => void): () => void {
+  return client.getMutationCache().subscribe((event) => {
+    if (event.type !== 'updated' || !(event.mutation.state.variables as Sending | undefined)?.fromBefore)
+      return;
+    if (event.action.type === 'success')
+      tell((event.action.data as DoorAnswer[]).map(({ says }) => says).join(' '), false);
+    if (event.action.type === 'error') tell(event.action.error.message, true);
+  });
+}
+
 /**
  * Keeps unanswered commands over a reload, or a night without network, and sends again what was kept before.
  *
+ * @param tell what was answered to those told before, and whether they were refused
  * @returns how to stop
  */
-export function keepUnanswered(client: QueryClient): () => void {
+export function keepUnanswered(tell: (says: string, failed: boolean) => void): () => void {
+  const client = doorClient();
   hydrate(client, { mutations: keptBefore(), queries: [] });
   const mine = new Set<string>();
-  const stop = client.getMutationCache().subscribe(() => keep(client, mine));
+  const stops = [client.getMutationCache().subscribe(() => keep(client, mine)), hearLate(client, tell)];
   void client.resumePausedMutations();
-  return stop;
+  return () => stops.forEach((stop) => stop());
 }

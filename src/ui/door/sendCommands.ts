@@ -4,6 +4,8 @@ import type { MutationOptions } from '@tanstack/react-query';
 import { v4 as newUuid } from 'uuid';
 import { type DoorAnswer, doorClient, type NewCommand, type Sending, SENDING } from './doorClient';
 
+export { keepUnanswered } from './doorClient';
+
 /** Commands that wait for an answer, by what they say. */
 const waiting = new Map<string, { sending: Sending; answer: Promise<DoorAnswer[]> }>();
 

@@ -1,6 +1,7 @@
 'use client';
 
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { doorClient } from './doorClient';
 import { DoorError, fetchJson, postJson } from './fetchJson';
 
 /** What was read, and a sentence when it could not be. */
@@ -25,15 +26,18 @@ function useAnswer<Body>(
   enabled: boolean,
   { keep = false, lasting = false }: How,
 ): Reading<Body> {
-  const { data, error, refetch } = useQuery({
-    queryKey: key,
-    queryFn: ask,
-    enabled,
-    meta: { lasting },
-    staleTime: lasting ? LASTS_MS : 0,
-    gcTime: lasting ? LASTS_MS : 60_000,
-    ...(keep ? { placeholderData: keepPreviousData } : {}),
-  });
+  const { data, error, refetch } = useQuery(
+    {
+      queryKey: key,
+      queryFn: ask,
+      enabled,
+      meta: { lasting },
+      staleTime: lasting ? LASTS_MS : 0,
+      gcTime: lasting ? LASTS_MS : 60_000,
+      ...(keep ? { placeholderData: keepPreviousData } : {}),
+    },
+    doorClient(),
+  );
   return {
     body: data ?? null,
     fault: error === null ? '' : error instanceof DoorError ? error.message : 'That could not be read.',

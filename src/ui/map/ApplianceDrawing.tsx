@@ -1,4 +1,4 @@
-import type { ApplianceView, CompartmentView, ZoneView } from '@/services/kitchen/drawing';
+import type { SeenAppliance, SeenZone } from '@/services/today/seenToday';
 import { frontGrid } from './frontGrid';
 import { ZoneDrawing, type ZoneRoom } from './ZoneDrawing';
 
@@ -12,7 +12,7 @@ const HIGH_PX = 350;
 const LEAST_TRACK_PX = 44;
 
 /** Pixels an appliance needs at least, by its widest row of compartments and their doors. */
-export function wantedWidth({ compartments }: ApplianceView): number {
+export function wantedWidth({ compartments }: SeenAppliance): number {
   const rows = new Map<number, number>();
   for (const { box, door_mm: door } of compartments) {
     rows.set(box.yMm, (rows.get(box.yMm) ?? 0) + (door > 0 ? WITH_DOOR_PX : ALONE_PX));
@@ -21,7 +21,7 @@ export function wantedWidth({ compartments }: ApplianceView): number {
 }
 
 /** One appliance as a front elevation (a chest from the lid down), its compartments and zones in their own proportions. */
-export function ApplianceDrawing({ appliance }: { appliance: ApplianceView }) {
+export function ApplianceDrawing({ appliance }: { appliance: SeenAppliance }) {
   const { columns, rows, cells } = frontGrid(appliance.compartments, { widthMm: 0, heightMm: 0 });
   const last = Math.max(...appliance.compartments.map(({ box }) => box.xMm));
   return (
@@ -78,7 +78,7 @@ function down(sizes: readonly number[], pxPerMm: number): string {
 }
 
 /** Pixels a millimetre of height gets in an appliance. */
-function scaleOf({ compartments }: ApplianceView): number {
+function scaleOf({ compartments }: SeenAppliance): number {
   const foot = Math.max(...compartments.map(({ box }) => box.yMm + box.heightMm));
   return HIGH_PX / foot;
 }
@@ -89,8 +89,8 @@ function CompartmentFront({
   pxPerMm,
   doorFirst,
 }: {
-  inside: CompartmentView;
-  zones: ZoneView[];
+  inside: SeenAppliance['compartments'][number];
+  zones: SeenZone[];
   pxPerMm: number;
   doorFirst: boolean;
 }) {
@@ -113,8 +113,8 @@ function Front({
   wide,
   door = false,
 }: {
-  zones: ZoneView[];
-  inside: CompartmentView;
+  zones: SeenZone[];
+  inside: SeenAppliance['compartments'][number];
   pxPerMm: number;
   wide: boolean;
   door?: boolean;
@@ -150,7 +150,7 @@ function Front({
 }
 
 /** A zone, and at its foot the bins and trays that stand in it. */
-function ZoneWithNested({ zone, zones, room }: { zone: ZoneView; zones: ZoneView[]; room: ZoneRoom }) {
+function ZoneWithNested({ zone, zones, room }: { zone: SeenZone; zones: SeenZone[]; room: ZoneRoom }) {
   const nested = zones.filter(({ parent_id: parent }) => parent === zone.id);
   return (
     <div className="flex min-w-0 flex-1 flex-col">

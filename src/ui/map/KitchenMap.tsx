@@ -1,9 +1,9 @@
-import type { ApplianceView } from '@/services/kitchen/drawing';
+import type { SeenAppliance } from '@/services/today/seenToday';
 import Link from 'next/link';
 import { ApplianceDrawing, wantedWidth } from './ApplianceDrawing';
 
 /** The drawn kitchen: every appliance from the front (a chest from the lid down), in the cook's own order. */
-export function KitchenMap({ appliances }: { appliances: ApplianceView[] }) {
+export function KitchenMap({ appliances }: { appliances: SeenAppliance[] }) {
   if (appliances.length === 0) {
     return (
       <div className="card p-8">

@@ -1,6 +1,6 @@
 'use client';
 
-import type { ZoneView } from '@/services/kitchen/drawing';
+import type { SeenZone } from '@/services/today/seenToday';
 import { useDoor } from '../door/useDoor';
 import { Tape } from '../tape/Tape';
 
@@ -8,7 +8,7 @@ import { Tape } from '../tape/Tape';
 export type ZoneRoom = 'wide' | 'narrow' | 'tight' | 'door';
 
 /** One zone: its name, the ice that tells its fill, the strips that lie in it. Opens the list of what is inside. */
-export function ZoneDrawing({ zone, room }: { zone: ZoneView; room: ZoneRoom }) {
+export function ZoneDrawing({ zone, room }: { zone: SeenZone; room: ZoneRoom }) {
   const { showZone } = useDoor();
   const count = zone.packages;
   const fill = Math.round(zone.fill * 100);
@@ -36,7 +36,7 @@ export function ZoneDrawing({ zone, room }: { zone: ZoneView; room: ZoneRoom }) 
       <span className="relative flex flex-wrap gap-1.5 gap-y-1">
         {zone.strips.map((strip) => (
           <Tape
-            key={strip.first.id}
+            key={strip.id}
             food={strip.food}
             detail={strip.count > 1 ? `×${strip.count}` : ''}
             band={strip.band}

@@ -1,7 +1,7 @@
 'use client';
 
 import type { Band } from '@/core/keeping/judgeKeeping';
-import type { ApplianceView, ZoneView } from '@/services/kitchen/drawing';
+import type { SeenAppliance, SeenZone } from '@/services/today/seenToday';
 import { useDoor } from '../door/useDoor';
 
 const PRESSING: Band[] = ['past', 'today', 'soon', 'settled'];
@@ -19,15 +19,15 @@ const WORDS: Record<Band, string> = {
   settled: 'all settled',
 };
 
-function mostPressing(zone: ZoneView): Band {
+function mostPressing(zone: SeenZone): Band {
   return PRESSING.find((band) => zone.strips.some((strip) => strip.band === band)) ?? 'settled';
 }
 
 /** The drawn kitchen on a phone: a strip of zones to swipe along, each with its fill and what presses most in it. */
-export function ZoneStrip({ appliances }: { appliances: ApplianceView[] }) {
+export function ZoneStrip({ appliances }: { appliances: SeenAppliance[] }) {
   const { showZone } = useDoor();
   return (
-    <nav aria-label="Zones" className="-mx-3 overflow-x-auto px-3 md:hidden">
+    <nav aria-label="Zones" className="-mx-3 overflow-x-auto px-3">
       <ul className="flex gap-2 pb-1">
         {appliances.flatMap((appliance) =>
           appliance.zones.map((zone) => {

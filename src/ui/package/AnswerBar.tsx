@@ -25,11 +25,6 @@ export interface Answered {
   today: string;
 }
 
-/** The choice whose key was pressed; `null` for any other key. */
-export function answerOfKey(key: string): AnswerChoice | null {
-  return CHOICES.find((choice) => ANSWER_KEYS[choice] === key) ?? null;
-}
-
 /**
  * The answers to a heads-up, each with its key. What needs a day, a zone, a dish or a reason asks for it below; what a
  * rule forbids stays visible with the reason.

@@ -4,7 +4,11 @@ import type { PackageView } from '@/services/stock/packageView';
 import { useDoor } from '../door/useDoor';
 
 /** A package's date, which explains itself: opens the trail of rules that made it. */
-export function DateButton({ view }: { view: PackageView }) {
+export function DateButton({
+  view,
+}: {
+  view: Pick<PackageView, 'code' | 'due_words' | 'due_full' | 'band'>;
+}) {
   const { showTrail } = useDoor();
   return (
     <button

@@ -3,9 +3,15 @@
 import type { PackageView } from '@/services/stock/packageView';
 import { useDoor } from '../door/useDoor';
 
+/** What the main action needs to know of a package. */
+type ActedOn = Pick<PackageView, 'id' | 'code' | 'version' | 'amount_words' | 'verdict'> & {
+  food: Pick<PackageView['food'], 'name'>;
+  governing: Pick<PackageView['governing'], 'kind'>;
+};
+
 /** The one thing to do with a package from where it stands: take it; look at it when it is past its best; bin it
  * when it is not for eating. */
-export function MainAction({ view, count = 1 }: { view: PackageView; count?: number }) {
+export function MainAction({ view, count = 1 }: { view: ActedOn; count?: number }) {
   const { act, busy, showPackage } = useDoor();
   if (view.verdict === 'look-first' && view.governing.kind === 'best-by') {
     return (

@@ -8,8 +8,13 @@ const BAND_WORDS: Record<Band, string> = {
   past: 'past its date',
 };
 
+type Said = Pick<PackageView, 'amount_words' | 'story' | 'due_full' | 'band' | 'verdict'> & {
+  food: Pick<PackageView['food'], 'name'>;
+  zone: Pick<NonNullable<PackageView['zone']>, 'name' | 'appliance'> | null;
+};
+
 /** What a screen reader hears of a package: food, amount, place, date, band. */
-export function sayPackage(view: PackageView, count = 1): string {
+export function sayPackage(view: Said, count = 1): string {
   const place = view.zone ? `${view.zone.name}, ${view.zone.appliance}` : (view.story.split(' · ')[0] ?? '');
   return [
     `${view.food.name}, ${count > 1 ? `${count} × ` : ''}${view.amount_words}`,

@@ -8,7 +8,11 @@ import { useDoor } from '../door/useDoor';
 import { fetchJson } from '../door/fetchJson';
 import { Choice } from '../forms/Choice';
 import { beginLine } from '../quickline/beginLine';
+import { useMounted } from '../shell/useMounted';
 import { StockRows } from './StockRows';
+
+/** Rows of the first drawing: more than are in sight; the rest comes as soon as the page lives. */
+const AT_FIRST = 16;
 
 const STATES = [
   ['', 'Everything'],
@@ -60,13 +64,14 @@ export function StockTable({ first, zones }: { first: StockView; zones: { id: st
   const more = later?.after === first ? later : null;
   const next = more ? more.next : first.next;
   const packages = useMemo(() => [...first.packages, ...(more?.packages ?? [])], [first, more]);
+  const mounted = useMounted();
   const groups = useMemo(() => {
-    if (grouping === 'none') return [['', packages] as const];
+    if (grouping === 'none') return [['', mounted ? packages : packages.slice(0, AT_FIRST)] as const];
     const found = new Map<string, PackageView[]>();
     for (const view of packages)
       found.set(groupName(view, grouping), [...(found.get(groupName(view, grouping)) ?? []), view]);
     return [...found.entries()].sort(([a], [b]) => a.localeCompare(b));
-  }, [packages, grouping]);
+  }, [packages, grouping, mounted]);
 
   // The filters stand here and are copied to the address, which lags behind while a search runs.
   const filter = (change: Partial<Filters>, waitMs = 0): void => {

@@ -1,15 +1,21 @@
 'use client';
 
-import { type KeyboardEvent, useState } from 'react';
-import type { FirstOutRow } from '@/services/today/firstOut';
-import type { TodayView } from '@/services/today/today';
+import dynamic from 'next/dynamic';
+import { type KeyboardEvent, useEffect, useState } from 'react';
+import type { SeenRow, SeenToday } from '@/services/today/seenToday';
 import { useDoor } from '../door/useDoor';
 import { fetchJson } from '../door/fetchJson';
+import { useMounted } from '../shell/useMounted';
 import { beginLine } from '../quickline/beginLine';
 import { FirstOutRowItem } from './FirstOutRowItem';
 
+const AnsweredRows = dynamic(() => import('./AnsweredRows').then((module) => module.AnsweredRows));
+
+/** Rows of the first drawing: more than are in sight; the rest comes as soon as the page lives. */
+const AT_FIRST = 9;
+
 interface Page {
-  rows: FirstOutRow[];
+  rows: SeenRow[];
   next: string | null;
 }
 
@@ -31,17 +37,21 @@ export function FirstOut({
   chosen,
   onChoose,
 }: {
-  view: TodayView;
+  view: SeenToday;
   chosen: string | null;
   onChoose: (id: string | null) => void;
 }) {
   const { tell } = useDoor();
   // Pages fetched after a first page are of no use once that page is renewed.
-  const [later, setLater] = useState<Page & { after: TodayView }>();
+  const [later, setLater] = useState<Page & { after: SeenToday }>();
   const more = later?.after === view ? later : { rows: [], next: view.next };
   const rows = [...view.first_out, ...more.rows];
+  const mounted = useMounted();
   const shown = rows.reduce((sum, { packages }) => sum + packages.length, 0);
-  const item = (row: FirstOutRow) => (
+  // The answers are fetched once the page lives, before anybody asks for them.
+  useEffect(() => void import('../package/AnswerBar'), []);
+  const [unfolded, setUnfolded] = useState(false);
+  const item = (row: SeenRow) => (
     <FirstOutRowItem
       key={row.view.id}
       row={row}
@@ -87,7 +97,7 @@ export function FirstOut({
           </div>
         ) : (
           <ol aria-label="Asks for an answer" className="divide-y divide-line">
-            {rows.map(item)}
+            {(mounted ? rows : rows.slice(0, AT_FIRST)).map(item)}
           </ol>
         )}
         {more.next !== null && (
@@ -99,14 +109,15 @@ export function FirstOut({
             Show more; {Math.max(1, view.asking - shown)} wait below
           </button>
         )}
-        {view.answered.length > 0 && (
-          <details className="border-t border-line">
+        {view.answered > 0 && (
+          <details
+            className="border-t border-line"
+            onToggle={(event) => setUnfolded(event.currentTarget.open)}
+          >
             <summary className="flex min-h-11 cursor-pointer items-center px-2 font-heading font-semibold">
-              Answered ({view.answered.reduce((sum, { packages }) => sum + packages.length, 0)})
+              Answered ({view.answered})
             </summary>
-            <ol aria-label="Answered" className="divide-y divide-line border-t border-line">
-              {view.answered.map(item)}
-            </ol>
+            {unfolded && <AnsweredRows scope={view.scope} item={item} />}
           </details>
         )}
       </div>

@@ -1,13 +1,16 @@
 'use client';
 
+import dynamic from 'next/dynamic';
 import { useEffect, useRef, useState } from 'react';
-import type { FirstOutRow } from '@/services/today/firstOut';
+import type { SeenRow } from '@/services/today/seenToday';
 import type { AnswerChoice } from '@/core/firstout/answerChoices';
 import { useDoor } from '../door/useDoor';
-import { AnswerBar, answerOfKey } from '../package/AnswerBar';
+import { answerOfKey } from '../package/answerOfKey';
 import { DateButton } from '../package/DateButton';
 import { MainAction } from '../package/MainAction';
 import { sayPackage } from '../package/sayPackage';
+
+const AnswerBar = dynamic(() => import('../package/AnswerBar').then((module) => module.AnswerBar));
 
 const BAR: Record<string, string> = {
   settled: 'bg-ice',
@@ -16,7 +19,7 @@ const BAR: Record<string, string> = {
   past: 'bg-beet',
 };
 
-function note({ view, heads_up }: FirstOutRow): string {
+function note({ view, heads_up }: SeenRow): string {
   if (view.verdict === 'discard') return 'not for eating';
   if (heads_up.answered_words !== '') return heads_up.answered_words;
   return view.band === 'past' ? 'look first' : '';
@@ -29,7 +32,7 @@ export function FirstOutRowItem({
   today,
   onChoose,
 }: {
-  row: FirstOutRow;
+  row: SeenRow;
   chosen: boolean;
   today: string;
   onChoose: (chosen: boolean) => void;
@@ -58,9 +61,7 @@ export function FirstOutRowItem({
         event.stopPropagation();
         onChoose(true);
         const { currentTarget } = event;
-        requestAnimationFrame(() =>
-          currentTarget.querySelector<HTMLElement>(`[data-answer=${choice}]`)?.click(),
-        );
+        clickWhenThere(currentTarget, `[data-answer=${choice}]`);
       }}
     >
       <div className="grid grid-cols-[5.2rem_minmax(0,1fr)_auto] items-center gap-x-2 py-1.5 sm:grid-cols-[6.2rem_minmax(0,1fr)_auto]">
@@ -126,6 +127,17 @@ export function FirstOutRowItem({
       )}
     </li>
   );
+}
+
+const LOOKS = 120;
+
+/** Clicks what is about to be drawn, a frame later or as soon as it has been fetched. */
+function clickWhenThere(inside: HTMLElement, selector: string, looks = LOOKS): void {
+  requestAnimationFrame(() => {
+    const found = inside.querySelector<HTMLElement>(selector);
+    if (found) found.click();
+    else if (looks > 0) clickWhenThere(inside, selector, looks - 1);
+  });
 }
 
 function isField(target: EventTarget): boolean {

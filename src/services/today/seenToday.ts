@@ -1,0 +1,145 @@
+import type { ApplianceView, CompartmentView, StripView, ZoneView } from '../kitchen/drawing';
+import type { PackageView } from '../stock/packageView';
+import type { FirstOutRow } from './firstOut';
+import type { TodayView } from './today';
+
+/** What a row of first out shows of its package. */
+export type SeenPackage = Pick<
+  PackageView,
+  | 'id'
+  | 'code'
+  | 'version'
+  | 'amount_words'
+  | 'band'
+  | 'verdict'
+  | 'due_words'
+  | 'due_full'
+  | 'left_words'
+  | 'story'
+  | 'spent'
+  | 'zone'
+> & { food: Pick<PackageView['food'], 'name'>; governing: Pick<PackageView['governing'], 'kind'> };
+
+export type SeenRow = Omit<FirstOutRow, 'view'> & { view: SeenPackage };
+
+export type SeenStrip = Pick<StripView, 'food' | 'count' | 'band' | 'state'> & { id: string };
+
+export type SeenZone = Pick<
+  ZoneView,
+  | 'id'
+  | 'compartment_id'
+  | 'parent_id'
+  | 'name'
+  | 'purpose'
+  | 'side'
+  | 'box'
+  | 'temperature_c'
+  | 'kept_empty'
+  | 'fill'
+  | 'packages'
+  | 'more'
+> & { strips: SeenStrip[] };
+
+export type SeenAppliance = Pick<
+  ApplianceView,
+  'id' | 'name' | 'shape' | 'fill' | 'free_litres' | 'lifts'
+> & {
+  compartments: Pick<CompartmentView, 'id' | 'name' | 'box' | 'door_mm'>[];
+  zones: SeenZone[];
+};
+
+/** Today as the page shows it: what is not seen is not sent. */
+export interface SeenToday extends Pick<
+  TodayView,
+  | 'today'
+  | 'today_words'
+  | 'summary'
+  | 'scope'
+  | 'scopes'
+  | 'next'
+  | 'asking'
+  | 'settled'
+  | 'total'
+  | 'passed_unanswered'
+  | 'jobs'
+> {
+  first_out: SeenRow[];
+  /** How many packages had their answer; they are read when the cook unfolds them. */
+  answered: number;
+  appliances: SeenAppliance[];
+}
+
+/** Whole shares in a hundred: nobody sees finer. */
+const hundredths = (share: number): number => Math.round(share * 100) / 100;
+
+export function seenRow({ view, ...row }: FirstOutRow): SeenRow {
+  const { id, code, version, amount_words, band, verdict, due_words, due_full, left_words, story, zone } =
+    view;
+  return {
+    ...row,
+    view: {
+      ...{ id, code, version, amount_words, band, verdict, due_words, due_full, left_words, story, zone },
+      spent: hundredths(view.spent),
+      food: { name: view.food.name },
+      governing: { kind: view.governing.kind },
+    },
+  };
+}
+
+function seenZone(zone: ZoneView): SeenZone {
+  const { id, compartment_id, parent_id, name, purpose, side, box, temperature_c, kept_empty } = zone;
+  return {
+    ...{ id, compartment_id, parent_id, name, purpose, side, box, temperature_c, kept_empty },
+    fill: hundredths(zone.fill),
+    packages: zone.packages,
+    more: zone.more,
+    strips: zone.strips.map(({ food, count, band, state, first }) => ({
+      ...{ food, count, band, state },
+      id: first.id,
+    })),
+  };
+}
+
+const seenAppliance = ({
+  id,
+  name,
+  shape,
+  fill,
+  free_litres,
+  lifts,
+  compartments,
+  zones,
+}: ApplianceView) => ({
+  ...{ id, name, shape, free_litres, lifts },
+  fill: hundredths(fill),
+  compartments: compartments.map((inside) => ({
+    id: inside.id,
+    name: inside.name,
+    box: inside.box,
+    door_mm: inside.door_mm,
+  })),
+  zones: zones.map(seenZone),
+});
+
+/** Today for the page, as text: it is written once for as long as nothing changes, and read once there. */
+export const todayText = (view: TodayView): string => {
+  const before = texts.get(view);
+  if (before !== undefined) return before;
+  const text = JSON.stringify(seenToday(view));
+  texts.set(view, text);
+  return text;
+};
+
+const texts = new WeakMap<TodayView, string>();
+
+function seenToday(view: TodayView): SeenToday {
+  const { today, today_words, summary, scope, scopes, next, asking, settled, total, passed_unanswered } =
+    view;
+  return {
+    ...{ today, today_words, summary, scope, scopes, next, asking, settled, total, passed_unanswered },
+    jobs: view.jobs,
+    first_out: view.first_out.map(seenRow),
+    answered: view.answered.reduce((sum, { packages }) => sum + packages.length, 0),
+    appliances: view.appliances.map(seenAppliance),
+  };
+}
