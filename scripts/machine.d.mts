@@ -10,3 +10,5 @@ export function serve(options: {
   quiet?: boolean;
 }): Promise<ChildProcess>;
 export function stopPid(pid: number, patienceMs?: number): Promise<void>;
+export function ensureBuild(): Promise<void>;
+export function ensureModules(): Promise<void>;

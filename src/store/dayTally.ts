@@ -28,11 +28,11 @@ export async function tallyPackages(
      UPDATE packages = packages + VALUES(packages)`,
     { householdId, ids, sign },
   );
-  if (sign === 1) {
-    await sql.run(`DELETE FROM day_tally WHERE household_id = :householdId AND packages = 0`, {
-      householdId,
-    });
-  }
+}
+
+/** Takes days off the tally that nothing stands on any more. */
+export async function sweepTally(sql: Sql, householdId: number): Promise<void> {
+  await sql.run(`DELETE FROM day_tally WHERE household_id = :householdId AND packages = 0`, { householdId });
 }
 
 /** Counts the whole tally of a household again. */

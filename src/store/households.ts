@@ -12,11 +12,14 @@ export interface Household {
   figures: string;
   /** Grows with every command. */
   changes: number;
+  /** Grows with every change of its appliances, zones and readings. */
+  kitchenChanges: number;
 }
 
 interface HouseholdRow {
   figures: string;
   changes: number | string;
+  kitchen_changes: number;
   notify_at: string;
   lead_chilled: number;
   lead_frozen: number;
@@ -42,10 +45,11 @@ const toHousehold = (row: HouseholdRow): Household => ({
   },
   figures: row.figures,
   changes: Number(row.changes),
+  kitchenChanges: row.kitchen_changes,
 });
 
 const HOUSEHOLD = `SELECT id, name, time_zone, currency, caution, notify_at, lead_chilled, lead_frozen, feed_key,
-            changes,
+            changes, kitchen_changes,
             CONCAT(figures_version, ':',
                    COALESCE((SELECT digest FROM reference_file WHERE reference_file.name = 'reference'), '')) AS figures
        FROM household`;
@@ -69,9 +73,15 @@ export async function readHouseholdIds(sql: Sql): Promise<number[]> {
   return rows.map(({ id }) => id);
 }
 
-/** Says that something of the household is another than before; in the transaction that changes it. */
-export async function countChange(sql: Sql, householdId: number): Promise<void> {
-  await sql.run(`UPDATE household SET changes = changes + 1 WHERE id = :householdId`, { householdId });
+/** Says that something of the household, or of its kitchen, is another than before; in the transaction that changes it. */
+export async function countChange(sql: Sql, householdId: number, kitchen: boolean): Promise<void> {
+  await sql.run(
+    `UPDATE household
+        SET changes = changes + 1,
+            kitchen_changes = kitchen_changes + :kitchen
+      WHERE id = :householdId`,
+    { householdId, kitchen: kitchen ? 1 : 0 },
+  );
 }
 
 /** Says that the household's figures are others now; in the transaction that changes them. */
@@ -83,7 +93,7 @@ export async function renewFiguresVersion(sql: Sql, householdId: number): Promis
 
 export async function addHousehold(
   sql: Sql,
-  household: Omit<Household, 'id' | 'figures' | 'changes'>,
+  household: Omit<Household, 'id' | 'figures' | 'changes' | 'kitchenChanges'>,
 ): Promise<number> {
   const { insertId } = await sql.run(
     `INSERT INTO household (name, time_zone, currency, caution, notify_at, lead_chilled, lead_frozen, feed_key)

@@ -25,7 +25,7 @@ test('an answer is lost, and Enter is pressed again: it is stored once, and the 
   await page.goto('/');
   const before = await countCalled(page, 'kohlrabi');
   await typeLine(page, 'kohlrabi 700 g');
-  await expect(page.locator('#quick-reading')).toContainText('1 package of 700 g');
+  await expect(page.locator('#quick-reading')).toContainText('one package of 700 g');
   await page.route(COMMANDS, doneAndLost);
   await page.keyboard.press('Enter');
   await expect(toast(page, 'Not known yet, asking again.')).toBeVisible();
@@ -44,7 +44,7 @@ test('what could not be sent is kept over a reload, sent again in its order, and
   await page.route(COMMANDS, neverArrives);
   const before = await countCalled(page, 'fennel');
   await typeLine(page, 'fennel 300 g');
-  await expect(page.locator('#quick-reading')).toContainText('1 package of 300 g');
+  await expect(page.locator('#quick-reading')).toContainText('one package of 300 g');
   const told = Date.now();
   await page.keyboard.press('Enter');
   await expect(toast(page, 'Not known yet, asking again.')).toBeVisible();

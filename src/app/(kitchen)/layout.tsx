@@ -3,10 +3,14 @@ import type { ReactNode } from 'react';
 import { readShell } from '@/services/today/shell';
 import { DoorProvider } from '@/ui/door/DoorProvider';
 import { CounterStrip } from '@/ui/shell/CounterStrip';
-import { DatabaseGone } from '@/ui/shell/DatabaseGone';
+import nextDynamic from 'next/dynamic';
 import { Later } from '@/ui/shell/Later';
 import { TopBar } from '@/ui/shell/TopBar';
 import '../globals.css';
+
+const DatabaseGone = nextDynamic(() =>
+  import('@/ui/shell/DatabaseGone').then((module) => module.DatabaseGone),
+);
 
 export const dynamic = 'force-dynamic';
 

@@ -8,7 +8,7 @@ import { withSetting } from '@/core/ledger/settings/withSetting';
 import type { World } from '@/core/model/world';
 import { packedLitres } from '@/core/packaging/packedLitres';
 import type { Sql } from '@/store/database';
-import { renewTally, tallyPackages } from '@/store/dayTally';
+import { renewTally, sweepTally, tallyPackages } from '@/store/dayTally';
 import { renewFiguresVersion } from '@/store/households';
 import { trimDrawing } from '@/store/drawings';
 import { dropReading } from '@/store/readings';
@@ -54,7 +54,8 @@ export async function applyDecision(
   const world = settings.reduce((so, { after }) => withSetting(so, after), before);
   const asksAnew = settings.some(({ after }) => settingKind(after).asks);
   const ids = events.map(({ after }) => after.id);
-  if (!asksAnew) await tallyPackages(db, householdId, ids, -1);
+  const known = events.filter(({ before }) => before !== null).map(({ after }) => after.id);
+  if (!asksAnew) await tallyPackages(db, householdId, known, -1);
   // Zones must be drawn before something lies in them, and empty before they go.
   for (const { type, before: undone, after } of settings) {
     await putSetting(db, householdId, after);
@@ -74,7 +75,10 @@ export async function applyDecision(
       if (!renewed.has(image.id)) await putAskDays(db, householdId, image.id, toStored(image, world));
     }
     await renewTally(db, householdId);
-  } else await tallyPackages(db, householdId, ids, 1);
+  } else {
+    await tallyPackages(db, householdId, ids, 1);
+    if (known.length > 0) await sweepTally(db, householdId);
+  }
   await renewZoneFill(db, householdId, zonesTouched(decision));
   for (const { after } of settings) {
     if (after.kind === 'appliance') await trimDrawing(db, householdId, after.subject, after.value);

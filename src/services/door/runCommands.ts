@@ -1,6 +1,7 @@
 import { createHash } from 'node:crypto';
 import type { Told } from '@/core/model/command';
 import { decide, sayDecision } from '@/core/ledger/decide';
+import { settingKind } from '@/core/ledger/settings/settingKinds';
 import { type Sql, transaction } from '@/store/database';
 import { countChange, type Household, lockHousehold } from '@/store/households';
 import { type Kitchen, readKitchen } from '@/store/kitchens';
@@ -13,7 +14,7 @@ import {
   readLastRecorded,
 } from '@/store/ledger';
 import { now } from './clock';
-import { keptSince } from '../household/kept';
+import { keptKitchen } from '../household/kept';
 import { loadReference, ourHousehold, referenceOf } from '../household/household';
 import { Problem } from './problem';
 import { applyDecision } from './applyDecision';
@@ -87,7 +88,8 @@ async function runOne(
   const { world, past } = await loadWorld(db, read, household, standing);
   const decision = decide(kind, command, world, past);
   await applyDecision(db, command, household.id, decision, world);
-  await countChange(db, household.id);
+  const kitchen = decision.settings.some(({ after }) => settingKind(after).kitchen);
+  await countChange(db, household.id, kitchen);
   const answer: CommandAnswer = {
     id: command.id,
     type: command.type,
@@ -126,8 +128,8 @@ async function standingOf(db: Sql, household: Household, begun: Household): Prom
     reference: await (household.figures === begun.figures
       ? referenceOf(household, db)
       : loadReference(db, household.id)),
-    kitchen: await (household.changes === begun.changes
-      ? keptSince(household, 'kitchen', kitchen)
+    kitchen: await (household.kitchenChanges === begun.kitchenChanges
+      ? keptKitchen(household, kitchen)
       : kitchen()),
   };
 }

@@ -5,7 +5,7 @@ import type { Household } from '@/store/households';
 import { readKitchen } from '@/store/kitchens';
 import { readOnCounter } from '@/store/packages';
 import { now, todayIn } from '../door/clock';
-import { keptSince } from './kept';
+import { keptKitchen, keptSince } from './kept';
 import { ourHousehold, referenceOf } from './household';
 import type { ViewContext } from '../stock/packageView';
 
@@ -17,7 +17,7 @@ export const viewContext = cache(async (): Promise<HouseholdContext> => {
   const household = await ourHousehold();
   const [reference, kitchen] = await Promise.all([
     referenceOf(household),
-    keptSince(household, 'kitchen', () => readKitchen(sql(), household.id)),
+    keptKitchen(household, () => readKitchen(sql(), household.id)),
   ]);
   return { household, reference, kitchen, today: todayIn(household.timeZone), at: now() };
 });

@@ -8,10 +8,10 @@ interface Kept {
 
 /** The most readings kept of one household, and the most households: what was read first goes first. */
 const MOST_READINGS = 60;
-const MOST_HOUSEHOLDS = 40;
+const MOST_HOUSEHOLDS = 80;
 
 // One for the process, also over the several bundles of a build.
-const shared = globalThis as typeof globalThis & { orderlyFrostKept?: Map<number, Kept> };
+const shared = globalThis as typeof globalThis & { orderlyFrostKept?: Map<string, Kept> };
 const kept = (shared.orderlyFrostKept ??= new Map());
 
 function forgetFirst(map: Map<unknown, unknown>, most: number): void {
@@ -21,22 +21,19 @@ function forgetFirst(map: Map<unknown, unknown>, most: number): void {
   }
 }
 
-/**
- * What was read before, as long as nothing went through the household's door since; else read now. What it depends on besides
- * the household (a scope, the minute) belongs into its name. Nobody may change what comes back.
- */
-export function keptSince<Value>(
-  { id, changes }: Pick<Household, 'id' | 'changes'>,
+function keptUnder<Value>(
+  owner: string,
+  changes: number,
   name: string,
   read: () => Promise<Value>,
 ): Promise<Value> {
-  let mine = kept.get(id);
+  let mine = kept.get(owner);
   if (mine?.changes !== changes) {
     // Somebody who began before the last command still reads as of then; that is kept for nobody.
     if (mine && mine.changes > changes) return read();
-    kept.delete(id);
+    kept.delete(owner);
     mine = { changes, readings: new Map() };
-    kept.set(id, mine);
+    kept.set(owner, mine);
     forgetFirst(kept, MOST_HOUSEHOLDS);
   }
   const before = mine.readings.get(name);
@@ -47,3 +44,19 @@ export function keptSince<Value>(
   reading.catch(() => mine.readings.delete(name));
   return reading;
 }
+
+/**
+ * What was read before, as long as nothing went through the household's door since; else read now. What it depends on besides
+ * the household (a scope, the minute) belongs into its name. Nobody may change what comes back.
+ */
+export const keptSince = <Value>(
+  { id, changes }: Pick<Household, 'id' | 'changes'>,
+  name: string,
+  read: () => Promise<Value>,
+): Promise<Value> => keptUnder(`${id}`, changes, name, read);
+
+/** The same for its kitchen, which most commands leave as it is. */
+export const keptKitchen = <Value>(
+  { id, kitchenChanges }: Pick<Household, 'id' | 'kitchenChanges'>,
+  read: () => Promise<Value>,
+): Promise<Value> => keptUnder(`${id} kitchen`, kitchenChanges, '', read);

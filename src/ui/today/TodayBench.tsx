@@ -47,7 +47,7 @@ export function TodayBench({ told, phone }: { told: string; phone: boolean }) {
       {narrow ? (
         <ZoneStrip appliances={view.appliances} />
       ) : (
-        <div className="min-h-0 max-lg:order-3 lg:overflow-y-auto [&>*]:min-h-full">
+        <div className="min-h-0 max-lg:order-3 max-md:hidden lg:overflow-y-auto [&>*]:min-h-full">
           <KitchenMap appliances={view.appliances} />
         </div>
       )}

@@ -24,6 +24,8 @@ interface SettingKind<K extends Kind> {
   dates?: true;
   /** Changes the days on which packages ask. */
   asks?: true;
+  /** Changes appliances, zones, or what is known of them. */
+  kitchen?: true;
   /** Changes the figures of foods that server copies keep. */
   figures?: true;
   /** Why it may not go, though nothing changed it since; `null`: it may. */
@@ -83,13 +85,15 @@ const SETTING_KINDS: { readonly [K in Kind]: SettingKind<K> } = {
   appliance: {
     read: (world, subject) => world.appliance(subject)?.drawing ?? null,
     needs: (subject) => ({ appliances: [subject] }),
+    kitchen: true,
     whenNone: () => null,
     apply: (world, { subject, value }) => withDrawing(world, subject, value),
   },
-  order: { read: (world) => world.order(), needs: () => ({}) },
+  order: { read: (world) => world.order(), needs: () => ({}), kitchen: true },
   measured: {
     read: (world, subject) => world.measured(subject),
     needs: (subject) => ({ zones: [subject] }),
+    kitchen: true,
     whenNone: () => null,
     apply: (world, { subject, value }) => ({
       ...world,
