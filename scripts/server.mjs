@@ -70,7 +70,7 @@ async function answer(request, response, handle) {
     return refuse(response, 414, 'too-long', `An address has at most ${LONGEST_ADDRESS} characters.`);
   if (!url.startsWith('/') || isBroken(url))
     return refuse(response, 400, 'invalid', 'This address cannot be read: a “%” in it stands for nothing.');
-  if (/^\/api\/[^?]*\/(\?|$)/.test(url))
+  if (/^\/api(\/[^?]*\/|\/)?(\?|$)/.test(url))
     return refuse(response, 404, 'not-found', 'There is no such address; leave out the “/” at its end.');
   if (!url.startsWith('/_next/')) {
     try {

@@ -1,0 +1,331 @@
+import { randomUUID } from 'node:crypto';
+import { readdirSync } from 'node:fs';
+import { connect } from 'node:net';
+import path from 'node:path';
+import { BASE, command, get, line, post } from '../fixtures/api';
+import { hostileRun } from '../fixtures/hostileRun';
+
+const API = path.resolve(__dirname, '../../src/app/api/v1');
+
+/** Every address there is a file for, as the API page writes it. */
+function routes(): string[] {
+  return readdirSync(API, { recursive: true, encoding: 'utf8' })
+    .filter((file) => path.basename(file) === 'route.ts')
+    .map((file) => `/api/v1/${path.dirname(file).replaceAll(/\[(\w+)\]/g, '{$1}')}`)
+    .sort();
+}
+
+interface Page {
+  paths: Record<
+    string,
+    Record<string, { parameters?: { name: string; in: string }[]; requestBody?: unknown }>
+  >;
+}
+
+const page = async (): Promise<Page> => (await get('/api/v1/openapi.json')).body as Page;
+const filled = (address: string): string => address.replaceAll(/\{\w+\}/g, 'none');
+
+describe('the API page and the routes', () => {
+  it('name the same addresses', async () => {
+    expect(Object.keys((await page()).paths).sort()).toEqual(routes());
+  });
+
+  it('take the methods that are told, and answer any other with Allow', async () => {
+    for (const [address, operations] of Object.entries((await page()).paths)) {
+      const [told = ''] = Object.keys(operations);
+      for (const method of ['GET', 'POST', 'PUT', 'PATCH', 'DELETE']) {
+        if (method === told.toUpperCase()) continue;
+        const response = await fetch(`${BASE}${filled(address)}`, { method });
+        const { error } = (await response.json()) as { error: { code: string } };
+        expect([address, method, response.status, error.code]).toEqual([
+          address,
+          method,
+          405,
+          'wrong-method',
+        ]);
+        expect(response.headers.get('allow')).toContain(told.toUpperCase());
+      }
+    }
+  });
+
+  it('take the queries that are told and no other, each once', async () => {
+    for (const [address, operations] of Object.entries((await page()).paths)) {
+      const { get: read, post: sent } = operations;
+      const at = `${BASE}${filled(address)}`;
+      const init = sent
+        ? { method: 'POST', headers: { 'content-type': 'application/json' }, body: '{}' }
+        : {};
+      const odd = await fetch(`${at}?colour=red`, init);
+      // What answers for itself whether it is well takes anything.
+      if (address !== '/api/v1/health') {
+        expect([address, odd.status]).toEqual([address, 400]);
+        expect(((await odd.json()) as { error: { fields: unknown } }).error.fields).toContainEqual(
+          expect.objectContaining({ path: 'colour' }),
+        );
+      }
+      for (const { name, in: where } of read?.parameters ?? []) {
+        if (where !== 'query') continue;
+        const twice = await fetch(`${at}?${name}=1&${name}=1`);
+        expect([address, name, twice.status]).toEqual([address, name, 400]);
+      }
+    }
+  });
+});
+
+describe('an address', () => {
+  it.each([
+    ['/api/v1/foods/%', 400, 'invalid'],
+    ['/api/%E0%A4%A', 400, 'invalid'],
+    ['/api/v1/foods/', 404, 'not-found'],
+    ['/api/v1/codes/%C3%A9', 404, 'not-found'],
+    ['/api/v1/packages/%00', 404, 'not-found'],
+    [`/api/v1/stock?q=${'x'.repeat(9000)}`, 414, 'too-long'],
+    ['/api/v1/stock?limit=0', 400, 'invalid'],
+    ['/api/v1/stock?limit=501', 400, 'invalid'],
+    ['/api/v1/stock?limit=1.5', 400, 'invalid'],
+    ['/api/v1/stock?state=warm', 400, 'invalid'],
+    ['/api/v1/stock?zone=shelf', 400, 'invalid'],
+    ['/api/v1/stock?after=yesterday', 400, 'invalid'],
+    ['/api/v1/today?scope=room:Moon', 400, 'invalid'],
+  ])('%# that cannot be', async (address, status, code) => {
+    const response = await fetch(`${BASE}${address}`);
+    expect(response.headers.get('content-type')).toMatch(/application\/json/);
+    const { error } = (await response.json()) as { error: { code: string; message: string } };
+    expect([response.status, error.code]).toEqual([status, code]);
+    expect(error.message.length).toBeGreaterThan(10);
+  });
+
+  it('a search as long as a letter is cut, and finds nothing', async () => {
+    const { status, body } = await get(`/api/v1/stock?q=${'lettuce '.repeat(600)}`);
+    expect([status, Array.isArray(body.packages)]).toEqual([200, true]);
+  });
+
+  it('of a page that shows nothing here is a 404, never a 500', async () => {
+    for (const address of [
+      '/?scope=room:Moon',
+      '/p/%C3%A9',
+      '/p/XXXX',
+      '/kitchen/foods/none',
+      '/kitchen/draw/none',
+      '/kitchen/chest/x',
+    ])
+      expect([address, (await fetch(`${BASE}${address}`)).status]).toEqual([address, 404]);
+    for (const address of [
+      '/stock?state=warm&zone=1&q=%F0%9F%90%9F',
+      '/kitchen/draw?shape=tent&shape=cave',
+      '/kitchen/foods?group=x',
+    ])
+      expect([address, (await fetch(`${BASE}${address}`)).status]).toEqual([address, 200]);
+  });
+});
+
+describe('what a page may run', () => {
+  it('is its own scripts, by a nonce that no two answers share', async () => {
+    const seen = new Set<string>();
+    for (let at = 0; at < 3; at++) {
+      const response = await fetch(`${BASE}/`);
+      const policy = response.headers.get('content-security-policy') ?? '';
+      const nonce = /script-src 'self' 'nonce-([^']+)' 'strict-dynamic'/.exec(policy)?.[1] ?? '';
+      expect(nonce).not.toBe('');
+      expect(policy).toMatch(/default-src 'none'/);
+      expect(policy).toMatch(/object-src 'none'/);
+      expect(policy).toMatch(/base-uri 'none'/);
+      expect(policy).toMatch(/frame-ancestors 'none'/);
+      const html = await response.text();
+      const scripts = [...html.matchAll(/<script\b[^>]*>/g)].map(([tag]) => tag);
+      expect(scripts.length).toBeGreaterThan(5);
+      expect(scripts.filter((tag) => !tag.includes(`nonce="${nonce}"`))).toEqual([]);
+      expect(html).not.toMatch(/\son[a-z]+="/);
+      seen.add(nonce);
+    }
+    expect(seen.size).toBe(3);
+  });
+
+  it('is told with the usual headers, on pages, on the API, and where it is turned away', async () => {
+    for (const address of ['/', '/stock', '/nowhere', '/api/v1/today', '/api/v1/nowhere', '/api/v1/slip']) {
+      const { headers } = await fetch(`${BASE}${address}`);
+      expect([address, headers.get('x-content-type-options')]).toEqual([address, 'nosniff']);
+      expect([address, headers.get('x-frame-options')]).toEqual([address, 'DENY']);
+      expect([address, headers.get('referrer-policy')]).toEqual([address, 'no-referrer']);
+      expect(headers.get('content-security-policy')).toMatch(/default-src 'none'/);
+      expect(headers.get('x-powered-by')).toBeNull();
+    }
+    expect((await fetch(`${BASE}/api/%`)).headers.get('x-content-type-options')).toBe('nosniff');
+  });
+});
+
+describe('a name', () => {
+  const called = (name: string) =>
+    command({ type: 'haul.store', lines: [line({ packs: 1, amount: 400, called: name })] });
+
+  it.each([
+    ['half a character', 'trout \ud83d'],
+    ['a line break', 'trout\nDTSTART:20270101'],
+    ['a line separator', 'trout\u2028DTSTART:20270101'],
+    ['a paragraph separator', 'a\u2029b'],
+    ['only blanks that look like letters', '\u3164\u3164'],
+    ['only marks', '\u0301\u0301'],
+    ['only joiners', '\u200d\u200d'],
+    ['what only one machine knows', '\ue000'],
+    ['a byte-order mark', 'a\ufeffb'],
+  ])('with %s is refused, by its place', async (_what, name) => {
+    const { status, body } = await called(name);
+    expect([status, body.error.fields[0].path]).toEqual([400, 'lines.0.called']);
+  });
+
+  it('in any script people write is kept as it was typed', async () => {
+    for (const name of [
+      'سمك مدخن',
+      'דג מעושן',
+      '鯖の味噌煮',
+      '김치찌개',
+      'Ψάρι',
+      'Щука',
+      'मछली',
+      '👩‍🍳 soup',
+      'Kåldolmar',
+    ])
+      expect([name, (await called(name)).status]).toEqual([name, 200]);
+  });
+
+  it('cannot carry a key that JSON must not', async () => {
+    const body = `{"id":"${randomUUID()}","type":"haul.store","lines":[],"__proto__":{"polluted":true}}`;
+    expect((await post('/api/v1/commands', body)).status).toBe(400);
+    const nested = `{"id":"${randomUUID()}","type":"haul.store","lines":[{"constructor":{"prototype":{}}}]}`;
+    expect((await post('/api/v1/commands', nested)).status).toBe(400);
+  });
+});
+
+describe('sizes', () => {
+  const lines = (count: number, packs: number) =>
+    Array.from({ length: count }, () => line({ amount: packs * 100, packs, note: 'n'.repeat(60) }));
+
+  it('a haul of 40,000 packages is refused, and one of the largest allowed size is stored whole', async () => {
+    const before = (await get('/api/v1/stock?limit=1')).body.total as number;
+    const far = await command({ type: 'haul.store', lines: lines(200, 200) });
+    expect([far.status, far.body.error.code]).toEqual([413, 'too-large']);
+    expect(far.body.error.message).toMatch(/40000 packages.*1000/);
+    const largest = await command({ type: 'haul.store', lines: lines(200, 5) });
+    expect(largest.status).toBe(200);
+    expect(largest.body.answers[0].packages).toHaveLength(1000);
+    expect((await get('/api/v1/stock?limit=1')).body.total).toBe(before + 1000);
+    const undone = await command({ type: 'ledger.undo', command: largest.body.answers[0].id });
+    expect(undone.status).toBe(200);
+    expect((await get('/api/v1/stock?limit=1')).body.total).toBe(before);
+  });
+
+  it('a body that never ends is ended by the door', async () => {
+    const { port } = new URL(BASE);
+    const told = await new Promise<string>((resolve, reject) => {
+      const socket = connect(Number(port), '127.0.0.1');
+      let answer = '';
+      socket.on('data', (chunk) => (answer += chunk.toString()));
+      socket.once('error', reject);
+      socket.once('close', () => resolve(answer));
+      socket.write(
+        `POST /api/v1/commands HTTP/1.1\r\nhost: localhost:${port}\r\ncontent-type: application/json\r\ncontent-length: 5000\r\n\r\n{"id":`,
+      );
+    });
+    expect(told).toMatch(/^HTTP\/1\.1 (408|400)/);
+    expect(told).toMatch(/"code":/);
+  });
+});
+
+describe('told late', () => {
+  const store = (more: Record<string, unknown>) =>
+    command({ type: 'haul.store', lines: [line({ packs: 1, amount: 300 })], ...more });
+
+  it('a command that says how long ago it was told is dated so, once, and answers the same again', async () => {
+    const id = randomUUID();
+    const before = Date.now();
+    const first = await store({ id, ago_ms: 90 * 60_000 });
+    expect(first.status).toBe(200);
+    const again = await store({ id, ago_ms: 95 * 60_000 });
+    expect(again.body).toEqual(first.body);
+    const { entries } = (await get('/api/v1/ledger?limit=20')).body as {
+      entries: { id: string; at: string }[];
+    };
+    const at = Date.parse(entries.find((entry) => entry.id === id)?.at ?? '');
+    expect(Math.abs(before - 90 * 60_000 - at)).toBeLessThan(30_000);
+    expect(entries.filter((entry) => entry.id === id)).toHaveLength(1);
+    // An hour and a half on the counter is not forgotten: K10 counts from when it was told.
+    const { code } = first.body.answers[0].packages[0] as { code: string };
+    expect((await get(`/api/v1/packages/${code}`)).body.minutes_left).toBeLessThanOrEqual(31);
+  });
+
+  it('when and how long ago are not told both, nor longer ago than a month', async () => {
+    expect((await store({ at: new Date().toISOString(), ago_ms: 5 })).status).toBe(400);
+    expect((await store({ ago_ms: 40 * 86_400_000 })).status).toBe(400);
+    expect((await store({ ago_ms: -5 })).status).toBe(400);
+  });
+});
+
+describe('heavy answers', () => {
+  const FORECAST = {
+    appliance: { kind: 'upright', litres: 300, fill: 0.6 },
+    hours: 240,
+    samples: 5000,
+    openings: Array.from({ length: 60 }, (_, at) => ({ at_h: at * 4, seconds: 60 })),
+  };
+
+  it('others are answered while the largest forecast is worked out', async () => {
+    let over = false;
+    const forecast = post('/api/v1/estimates/outage', FORECAST).finally(() => (over = true));
+    const during: boolean[] = [];
+    for (let at = 0; at < 5; at++) {
+      expect((await get('/api/v1/today')).status).toBe(200);
+      during.push(over);
+    }
+    const { status, body } = await forecast;
+    expect([status, body.band.length > 10]).toEqual([200, true]);
+    expect(during.filter((done) => !done).length).toBeGreaterThan(0);
+  });
+
+  it('a refusal in a worker keeps its rule; a forecast asked twice is the same twice', async () => {
+    const small = { ...FORECAST, hours: 24, samples: 300, openings: [] };
+    const [one, two] = await Promise.all([
+      post('/api/v1/estimates/outage', small),
+      post('/api/v1/estimates/outage', small),
+    ]);
+    expect(one.body).toEqual(two.body);
+    const odd = await post('/api/v1/estimates/outage', { ...small, samples: 10 });
+    expect([odd.status, odd.body.error.fields[0].path]).toEqual([400, 'samples']);
+  });
+});
+
+describe('what was kept', () => {
+  const shown = async (base = BASE): Promise<{ kept: boolean; html: string }> => {
+    const response = await fetch(`${base}/stock?q=sorrel`);
+    return { kept: response.headers.get('x-orderly-frost-page') === 'kept', html: await response.text() };
+  };
+
+  it('a page is kept until something goes through the door, and never shown after it', async () => {
+    let first = await shown();
+    // A minute may have ended between the two.
+    for (let at = 0; at < 3 && !(await shown()).kept; at++) first = await shown();
+    expect((await shown()).kept).toBe(true);
+    const stored = await command({
+      type: 'haul.store',
+      lines: [line({ packs: 1, amount: 250, called: 'Sorrel kept anew', food: 'sorrel' })].map((one) => ({
+        ...one,
+        food: 'spinach',
+      })),
+    });
+    expect(stored.status).toBe(200);
+    const { code } = stored.body.answers[0].packages[0] as { code: string };
+    const page = await fetch(`${BASE}/p/${code}`);
+    expect([page.status, page.headers.get('x-orderly-frost-page')]).toEqual([200, null]);
+    expect(await page.text()).toContain('Sorrel kept anew');
+    const today = (await get('/api/v1/today')).body;
+    expect(JSON.stringify(today.counter)).toContain(code);
+    await command({ type: 'ledger.undo', command: stored.body.answers[0].id });
+    expect(JSON.stringify((await get('/api/v1/today')).body.counter)).not.toContain(code);
+    expect(first.html).not.toContain('Sorrel kept anew');
+  });
+});
+
+it('a thousand requests that mean no good: no 5xx, no HTML under /api, every error says what was wrong', async () => {
+  const { wrong, statuses } = await hostileRun(BASE, 1000, 41);
+  expect(wrong).toEqual([]);
+  expect(Object.keys(statuses).length).toBeGreaterThan(5);
+});
