@@ -42,6 +42,20 @@ describe('a sheet of labels', () => {
     }
   });
 
+  it('says in a clear word what its letters cannot: the food it is judged as, and where the name is', async () => {
+    const codes: string[] = [];
+    for (const called of ['سمك مدخن', '鯖の味噌煮', 'Щука', 'Trout 🐟 smoked', 'Kåldolmar'])
+      codes.push(...(await storedCodes({ called, packs: 1, amount: 400, food: 'trout' })));
+    const [page] = await readPages(await sheet(`codes=${codes.join(',')}&size=sheet-21`));
+    const text = page?.text ?? '';
+    expect(text.match(/Trout, raw/g)).toHaveLength(3);
+    expect(text).toMatch(/Trout … smoked/);
+    expect(text).toContain('Kåldolmar');
+    expect(text).not.toMatch(/[\u0600-\u06FF\u0400-\u04FF\u3040-\u9FFF\uFFFD]/);
+    const slip = await readPages(await fetch(`${BASE}/api/v1/slip`));
+    expect(slip.length).toBeGreaterThan(0);
+  });
+
   it('prints a roll a page a label, and refuses what cannot be', async () => {
     const codes = (await storedCodes({ packs: 2 })).join(',');
     const roll = await readPages(await sheet(`codes=${codes}&size=roll-57`));

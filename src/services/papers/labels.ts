@@ -7,7 +7,7 @@ import { sql } from '@/store/database';
 import { readPackagesByCodes } from '@/store/packages';
 import { freezerCold } from '../haul/freezerCold';
 import { viewContext } from '../household/context';
-import { beginPaper, MM, type PaperFont, PAPER_INK as INK, PAPER_SLATE as SLATE } from './paper';
+import { beginPaper, MM, type PaperFont, PAPER_INK as INK, PAPER_SLATE as SLATE, printable } from './paper';
 import { Problem } from '../door/problem';
 import { publicUrl } from './publicUrl';
 
@@ -17,7 +17,7 @@ const NARROW_MM = 55;
 const LID_MM = 40;
 
 /** A label as it is printed, with the address of its code. */
-type PrintedLabel = LabelText & { address: string };
+type PrintedLabel = LabelText & { address: string; judgedAs: string };
 
 /** Draws the modules of a QR code as a square. */
 export function drawQr(
@@ -78,7 +78,7 @@ function drawLabel(
     const used = Math.ceil(document.heightOfString(text, { width, lineGap: -1 }) / lineHeight);
     return top + Math.min(lines, Math.max(1, used)) * lineHeight;
   };
-  let top = line('heading', 13, INK, label.name, y, 2);
+  let top = line('heading', 13, INK, printable(document, 'heading', label.name, label.judgedAs), y, 2);
   top = line('text', 10, INK, label.amount, top);
   top = line('text', 9, SLATE, label.happened, top);
   top = line('strong', 11.5, INK, label.due, top + 1);
@@ -151,7 +151,8 @@ export async function printLabels(query: {
       query.freezing.includes(code) && food
         ? asFrozen(item, food, today, caution, freezerCold(kitchen))
         : item;
-    return { ...labelText(shown, food), address: `${publicUrl()}/p/${item.code}` };
+    const judgedAs = food?.name ?? item.foodId;
+    return { ...labelText(shown, food), judgedAs, address: `${publicUrl()}/p/${item.code}` };
   });
   return drawLabels(labels, size, query.startAt);
 }

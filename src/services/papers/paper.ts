@@ -14,6 +14,38 @@ const FONTS = {
 
 export type PaperFont = keyof typeof FONTS;
 
+/** What of a font pdfkit does not tell in its types. */
+interface LoadedFont {
+  _font?: { font?: { hasGlyphForCodePoint?(point: number): boolean } };
+}
+
+/** Joiners and marks that say how the letters beside them look: no letters themselves. */
+const SILENT = /[\p{Cf}\p{Cc}\p{Z}\uFE00-\uFE0F]/u;
+
+/** What stands for a name whose letters our fonts do not have: a word that sends to where it can be read. */
+const ON_SCREEN = 'name on the screen';
+
+/**
+ * Words as they can be printed with a font: letters it does not have are left out, and told by “…”; of words that it has none
+ * of stands `instead`.
+ */
+export function printable(
+  document: PDFKit.PDFDocument,
+  font: string,
+  words: string,
+  instead = ON_SCREEN,
+): string {
+  document.font(font);
+  const loaded = (document as unknown as LoadedFont)._font?.font;
+  const has = (letter: string): boolean =>
+    SILENT.test(letter) || (loaded?.hasGlyphForCodePoint?.(letter.codePointAt(0) ?? 0) ?? true);
+  const letters = [...words];
+  if (letters.every(has)) return words;
+  const told = letters.map((letter) => (has(letter) ? letter : '…')).join('');
+  const short = told.replaceAll(/…[…\p{Cf}\uFE00-\uFE0F\s]*/gu, '… ').trim();
+  return /[\p{L}\p{N}]/u.test(short) ? short : instead;
+}
+
 /** Begins a PDF without a page, with the application's fonts; `done` resolves to its bytes once it was ended. */
 export function beginPaper(
   title: string,
@@ -24,6 +56,12 @@ export function beginPaper(
   for (const [name, file] of Object.entries(FONTS)) {
     document.registerFont(name, path.join(process.cwd(), 'node_modules', file));
   }
+  const setFont = document.font.bind(document);
+  let font = 'text';
+  document.font = ((name: string) => setFont((font = name))) as typeof document.font;
+  const write = document.text.bind(document) as (...told: unknown[]) => PDFKit.PDFDocument;
+  document.text = ((words: string, ...told: unknown[]) =>
+    write(printable(document, font, words), ...told)) as typeof document.text;
   const chunks: Buffer[] = [];
   document.on('data', (chunk: Buffer) => chunks.push(chunk));
   const done = new Promise<Buffer>((resolve, reject) => {
