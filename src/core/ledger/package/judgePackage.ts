@@ -24,8 +24,9 @@ export function judgePackage(
   recorded = 0,
 ): Package {
   const food = world.food(undated.foodId);
-  // A clock set back never makes what was recorded impossible.
-  const today = later(world.today, undated.history.at(-1)?.on ?? world.today);
+  // A clock set back never makes what was recorded impossible; what is new is never of a day to come.
+  const last = recorded > 0 ? undated.history.at(-1)?.on : undefined;
+  const today = later(world.today, last ?? world.today);
   const conditions = { ...conditionsOf(undated, food, world.caution), recorded };
   const keeping = judgeKeeping(food, undated.history, today, conditions);
   const { governing, ...dates } = keeping;
