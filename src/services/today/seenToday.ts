@@ -72,7 +72,7 @@ export interface SeenToday extends Pick<
 /** Whole shares in a hundred: nobody sees finer. */
 const hundredths = (share: number): number => Math.round(share * 100) / 100;
 
-export function seenRow({ view, ...row }: FirstOutRow): SeenRow {
+function seenRow({ view, ...row }: FirstOutRow): SeenRow {
   const { id, code, version, amount_words, band, verdict, due_words, due_full, left_words, story, zone } =
     view;
   return {

@@ -1,0 +1,72 @@
+import { chromium, type Page } from '@playwright/test';
+import type { Measured } from './measureKitchen';
+
+/** Each place by its link, and what stands in it once its content does. */
+const PLACES = [
+  ['Today', '/', '[data-row]'],
+  ['Haul', '/haul', 'main h2, main form'],
+  ['Stock', '/stock', 'main table tbody tr'],
+  ['Outage', '/outage', 'main input[type=datetime-local]'],
+  ['Ledger', '/ledger', 'main ol li'],
+  ['Kitchen', '/kitchen', 'main article, main h2'],
+] as const;
+const ROUNDS = 8;
+const SLOWER = 4;
+
+/** From the click on a link until the content of its place stands, ms. */
+function goTo(page: Page, [name, path, content]: (typeof PLACES)[number]): Promise<number> {
+  return page.evaluate(
+    ({ name: link, path: wanted, content: shown }) =>
+      new Promise<number>((done) => {
+        const links = [...document.querySelectorAll<HTMLAnchorElement>('nav[aria-label=Places] a')];
+        const begun = performance.now();
+        links.find((one) => one.textContent === link)?.click();
+        const look = (): void => {
+          if (location.pathname === wanted && document.querySelector(shown)) done(performance.now() - begun);
+          else requestAnimationFrame(look);
+        };
+        requestAnimationFrame(look);
+      }),
+    { name, path, content },
+  );
+}
+
+/** From place to place in the browser, as it is and with its processor slowed. */
+export async function placeToPlace(base: string): Promise<Measured[]> {
+  const browser = await chromium.launch({
+    executablePath: '/usr/bin/chromium',
+    args: ['--no-sandbox', '--disable-gpu'],
+  });
+  const measured: Measured[] = [];
+  try {
+    for (const slower of [1, SLOWER]) {
+      const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+      const session = await page.context().newCDPSession(page);
+      await session.send('Emulation.setCPUThrottlingRate', { rate: slower });
+      await page.goto(`${base}/outage`);
+      await page.waitForTimeout(2500);
+      const took: number[] = [];
+      for (let round = -1; round < ROUNDS; round++) {
+        for (const place of PLACES) {
+          const ms = await goTo(page, place);
+          if (round >= 0) took.push(ms);
+          await page.waitForTimeout(250);
+        }
+      }
+      took.sort((a, b) => a - b);
+      const how = slower === 1 ? '' : `, processor slowed ${slower} times`;
+      measured.push(
+        { what: `from place to place${how}, median`, value: took[took.length >> 1] ?? 0, unit: 'ms' },
+        {
+          what: `from place to place${how}, p95`,
+          value: took[Math.floor(took.length * 0.95)] ?? 0,
+          unit: 'ms',
+        },
+      );
+      await page.close();
+    }
+  } finally {
+    await browser.close();
+  }
+  return measured;
+}
