@@ -103,4 +103,13 @@ describe('laws of a power cut, chances shared', () => {
     expect(odd.safeUntilH).toBeLessThanOrEqual(odd.publishedLimitH);
     expect(Number.isFinite(odd.to4c.p10)).toBe(true);
   });
+
+  it('ice and water that cannot fit count for no more than what can, and are reckoned with in no more time', () => {
+    const tight = { kind: 'drawer-freezer', litres: 7, fill: 0, startC: null, ambientC: 22 } as const;
+    const rest = { openings: [], readings: [], hours: 48, samples: 200, seed: 3 };
+    const most = forecastCut({ ...tight, ...rest, iceKg: 3, waterKg: 4 });
+    const absurd = forecastCut({ ...tight, ...rest, iceKg: 3 * 28, waterKg: 4 * 28 });
+    expect(absurd.to4c).toEqual(most.to4c);
+    expect(absurd.safeUntilH).toBe(most.safeUntilH);
+  });
 });

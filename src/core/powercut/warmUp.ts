@@ -60,6 +60,9 @@ class EvenTable {
 let tables: { food: EvenTable; water: EvenTable } | null = null;
 const evenTables = () => (tables ??= { food: new EvenTable(MIXED), water: new EvenTable(WATER) });
 
+/** Ice and water that a compartment can hold at all. */
+const MOST_KG_PER_L = 1;
+
 const clamp = (value: number, low: number, high: number): number => min(high, max(low, value));
 
 /**
@@ -97,8 +100,14 @@ export function warmUp(
   const hIn = 6.5 * Math.exp(0.25 * chance(5));
   const doorFactor = Math.exp(0.4 * chance(6));
   const g = s * (0.4 + 0.6 * Math.min(1, mass / full));
-  const packs = fridge ? request.iceKg : request.iceKg + request.waterKg;
-  const bottles = fridge ? 1 + (1.2 * request.waterKg) / mass : 1;
+  // What does not fit cannot cool: a litre holds a kilo at most. Less of it warms sooner, so this only shortens.
+  const fits = Math.min(
+    1,
+    (MOST_KG_PER_L * request.litres) / Math.max(1e-9, request.iceKg + request.waterKg),
+  );
+  const [ice, still] = [request.iceKg * fits, request.waterKg * fits];
+  const packs = fridge ? ice : ice + still;
+  const bottles = fridge ? 1 + (1.2 * still) / mass : 1;
   const Mo = outer * mass * bottles;
   const Mi = (1 - outer) * mass * bottles;
   const Gao = (fridge ? 4 : 4.5) * hIn * g;

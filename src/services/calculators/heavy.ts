@@ -9,7 +9,7 @@ import { Problem } from '../door/problem';
 /** Longer than any answer of the largest allowed size takes; what still runs then is ended. */
 const GIVE_UP_MS = 60_000;
 /** How many may wait for a worker; whoever comes then is told to wait. */
-const MOST_WAITING = 16;
+const MOST_WAITING = 8;
 /** Workers step back for people who wait for a page. */
 const NICE = 10;
 
@@ -32,7 +32,7 @@ function workers(): Piscina {
 /**
  * Has a heavy answer of the core worked out in a thread of its own, so that everybody else is answered meanwhile.
  *
- * @throws Refusal as the core, Problem 429 when too many wait, 503 when it takes too long
+ * @throws Refusal as the core, Problem 429 when too many wait, or when it takes too long
  */
 export async function heavy<Name extends keyof HeavyWork>(
   name: Name,
@@ -54,6 +54,6 @@ export async function heavy<Name extends keyof HeavyWork>(
     return told.answer as Awaited<ReturnType<HeavyWork[Name]>>;
   } catch (error) {
     if (!late.aborted) throw error;
-    throw new Problem(503, 'too-long', 'This took too long to work out. Ask for less of it, or again later.');
+    throw new Problem(429, 'too-long', 'This took too long to work out. Ask for less of it, or again later.');
   }
 }
