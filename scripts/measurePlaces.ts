@@ -13,23 +13,20 @@ const PLACES = [
 const ROUNDS = 8;
 const SLOWER = 4;
 
+/** What runs in the page, as text: compiled names would not be known there. */
+const clickAndWait = (link: string, wanted: string, shown: string): string => `new Promise((done) => {
+  const begun = performance.now();
+  [...document.querySelectorAll('nav[aria-label=Places] a')].find((one) => one.textContent === ${JSON.stringify(link)})?.click();
+  (function look() {
+    if (location.pathname === ${JSON.stringify(wanted)} && document.querySelector(${JSON.stringify(shown)}))
+      done(performance.now() - begun);
+    else requestAnimationFrame(look);
+  })();
+})`;
+
 /** From the click on a link until the content of its place stands, ms. */
-function goTo(page: Page, [name, path, content]: (typeof PLACES)[number]): Promise<number> {
-  return page.evaluate(
-    ({ name: link, path: wanted, content: shown }) =>
-      new Promise<number>((done) => {
-        const links = [...document.querySelectorAll<HTMLAnchorElement>('nav[aria-label=Places] a')];
-        const begun = performance.now();
-        links.find((one) => one.textContent === link)?.click();
-        const look = (): void => {
-          if (location.pathname === wanted && document.querySelector(shown)) done(performance.now() - begun);
-          else requestAnimationFrame(look);
-        };
-        requestAnimationFrame(look);
-      }),
-    { name, path, content },
-  );
-}
+const goTo = (page: Page, [name, path, content]: (typeof PLACES)[number]): Promise<number> =>
+  page.evaluate<number>(clickAndWait(name, path, content));
 
 /** From place to place in the browser, as it is and with its processor slowed. */
 export async function placeToPlace(base: string): Promise<Measured[]> {
