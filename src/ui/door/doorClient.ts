@@ -43,13 +43,18 @@ const isUnanswered = (tries: number, error: unknown): boolean =>
   error instanceof DoorError &&
   (UNANSWERED.includes(error.code) || (error.code === 'fault' && tries < MOST_FAULTS));
 
+/** A command is answered long before; a connection that hangs is given up, and the same ids are sent again. */
+const ASK_AGAIN_MS = 25_000;
+
 /** Sends commands; sent again, they say how long ago they were told. */
 async function send(sending: Sending): Promise<DoorAnswer[]> {
   const again = sending.sent > 0;
   const agoMs = Math.max(0, Math.round(Date.now() - sending.toldAt));
   const body = again ? sending.commands.map((command) => ({ ...command, ago_ms: agoMs })) : sending.commands;
   sending.sent += 1;
-  const { answers } = await postJson<{ answers: DoorAnswer[] }>('/api/v1/commands', body);
+  const { answers } = await postJson<{ answers: DoorAnswer[] }>('/api/v1/commands', body, {
+    signal: AbortSignal.timeout(ASK_AGAIN_MS),
+  });
   return answers;
 }
 
@@ -110,13 +115,23 @@ function keep(client: QueryClient, mine: Set<string>): void {
   for (const place of waiting.keys()) mine.add(place);
 }
 
+/** One that was kept; `null`: it cannot be read, which keeps no other from being sent. */
+function readKept(storage: Storage, place: string): DehydratedState['mutations'][number] | null {
+  try {
+    return JSON.parse(storage.getItem(place) ?? 'null') as DehydratedState['mutations'][number] | null;
+  } catch {
+    return null;
+  }
+}
+
 /** What was told before this page was loaded and never answered, the oldest first. */
 function keptBefore(): DehydratedState['mutations'] {
   const found: DehydratedState['mutations'] = [];
   store((storage) => {
     for (const place of Object.keys(storage).filter((key) => key.startsWith(PLACE))) {
-      const one = JSON.parse(storage.getItem(place) ?? 'null') as DehydratedState['mutations'][number];
-      const sending = one.state.variables as Sending;
+      const one = readKept(storage, place);
+      const sending = one?.state.variables as Sending | undefined;
+      if (!one || !sending) continue;
       if (Date.now() - sending.toldAt > KEPT_MS) storage.removeItem(place);
       else {
         const variables: Sending = { ...sending, sent: Math.max(1, sending.sent), fromBefore: true };

@@ -34,8 +34,9 @@ export async function fetchJson<Body>(address: string, init?: RequestInit): Prom
 }
 
 /** Posts JSON to the API. */
-export function postJson<Body>(address: string, body: unknown): Promise<Body> {
+export function postJson<Body>(address: string, body: unknown, init: RequestInit = {}): Promise<Body> {
   return fetchJson<Body>(address, {
+    ...init,
     method: 'POST',
     headers: { 'content-type': 'application/json' },
     body: JSON.stringify(body),

@@ -7,7 +7,7 @@ import { type DoorAnswer, doorClient, type NewCommand, type Sending, SENDING } f
 export { keepUnanswered } from './doorClient';
 
 /** Commands that wait for an answer, by what they say. */
-const waiting = new Map<string, { sending: Sending; answer: Promise<DoorAnswer[]> }>();
+const waiting = new Map<string, Promise<DoorAnswer[]>>();
 
 /**
  * Sends commands through the door, all or nothing. They keep their ids until they are answered: what was lost on the way is
@@ -18,7 +18,7 @@ const waiting = new Map<string, { sending: Sending; answer: Promise<DoorAnswer[]
 export async function sendCommands(commands: readonly NewCommand[]): Promise<DoorAnswer[]> {
   const says = JSON.stringify(commands);
   const before = waiting.get(says);
-  if (before && before.sending.sent > 1) return before.answer;
+  if (before) return before;
   const client = doorClient();
   const sending: Sending = {
     commands: commands.map((command) => ({ id: newUuid(), ...command })),
@@ -29,12 +29,12 @@ export async function sendCommands(commands: readonly NewCommand[]): Promise<Doo
     mutationKey: SENDING,
   });
   const answer = client.getMutationCache().build(client, options).execute(sending);
-  waiting.set(says, { sending, answer });
+  waiting.set(says, answer);
   try {
     const answers = await answer;
     void client.invalidateQueries({ predicate: ({ meta }) => meta?.lasting !== true });
     return answers;
   } finally {
-    if (waiting.get(says)?.answer === answer) waiting.delete(says);
+    waiting.delete(says);
   }
 }
