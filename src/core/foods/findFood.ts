@@ -9,7 +9,9 @@ export interface FoodIndex<F extends NamedFood = Food> {
   byId: ReadonlyMap<string, F>;
   byKey: ReadonlyMap<string, F>;
   /** Every name and alias as words, for partial and misspelt matches. */
-  entries: readonly { food: F; key: string; words: readonly string[] }[];
+  entries: readonly { food: F; key: string; words: readonly string[]; typed: readonly string[] }[];
+  /** Every word of any name: rightly spelt, so no slip of another. */
+  words: ReadonlySet<string>;
 }
 
 export type FoundFood<F extends NamedFood> =
@@ -19,17 +21,27 @@ export type FoundFood<F extends NamedFood> =
 export function indexFoods<F extends NamedFood>(foods: readonly F[]): FoodIndex<F> {
   const byId = new Map<string, F>();
   const byKey = new Map<string, F>();
-  const entries: { food: F; key: string; words: string[] }[] = [];
+  const entries: { food: F; key: string; words: string[]; typed: string[] }[] = [];
   for (const food of foods) {
     byId.set(food.id, food);
     for (const name of [food.name, ...food.aliases]) {
       const key = foodKey(name);
       if (!byKey.has(key)) byKey.set(key, food);
-      entries.push({ food, key, words: foodWords(name) });
+      entries.push({ food, key, words: foodWords(name), typed: typedWords(name) });
     }
   }
-  return { byId, byKey, entries };
+  // An id is a name too ("trout"), where no name or alias has it already.
+  for (const food of foods) {
+    const key = foodKey(food.id);
+    if (byKey.has(key)) continue;
+    byKey.set(key, food);
+    entries.push({ food, key, words: foodWords(food.id), typed: typedWords(food.id) });
+  }
+  return { byId, byKey, entries, words: new Set(entries.flatMap(({ words }) => words)) };
 }
+
+/** The words of a name as they are typed, in small letters. */
+const typedWords = (name: string): string[] => name.toLowerCase().match(/[\p{L}\p{N}%]+/gu) ?? [];
 
 function unique<F extends NamedFood>(foods: F[], most: number): F[] {
   return [...new Map(foods.map((food) => [food.id, food])).values()].slice(0, most);
@@ -49,46 +61,96 @@ export function foodsWithWords<F extends NamedFood>(index: FoodIndex<F>, text: s
   );
 }
 
-/** Slips allowed in a word: none in short ones, about one in four letters. */
-function slipsAllowed(word: string): number {
-  return word.length < 4 ? 0 : Math.floor(word.length / 4);
+/** Foods whose name or alias has every word asked for as a whole word, the shortest names first: "ham" is no hamburger. */
+export function foodsOfKind<F extends NamedFood>(index: FoodIndex<F>, text: string, most = 8): F[] {
+  const wanted = foodWords(text);
+  if (wanted.length === 0) return [];
+  const hits = index.entries.filter(({ words }) => wanted.every((want) => words.includes(want)));
+  hits.sort((a, b) => a.words.length - b.words.length || a.key.length - b.key.length);
+  return unique(
+    hits.map((hit) => hit.food),
+    most,
+  );
 }
 
-/** Strokes between the words wanted and the nearest words of a name; `null` when one of them is too far off. */
-function strokesOff(wanted: readonly string[], words: readonly string[]): number | null {
+/** Slips allowed in a word: none in short ones, one from four letters on, two from six. */
+function slipsAllowed(word: string): number {
+  return word.length < 4 ? 0 : word.length < 6 ? 1 : 2;
+}
+
+/** Two letters changed round count as one slip. */
+function strokes(a: string, b: string): number {
+  const off = distance(a, b);
+  if (off !== 2 || a.length !== b.length) return off;
+  const at = [...a].findIndex((letter, index) => letter !== b[index]);
+  return a[at] === b[at + 1] && a[at + 1] === b[at] && a.slice(at + 2) === b.slice(at + 2) ? 1 : 2;
+}
+
+/** Strokes between the words wanted and the nearest words of a name; `null` when one is too far off, or another word. */
+function strokesOff(
+  wanted: readonly string[],
+  words: readonly string[],
+  known: ReadonlySet<string>,
+): number | null {
   let sum = 0;
   for (const want of wanted) {
-    const off = Math.min(...words.map((word) => distance(want, word)));
-    if (off > slipsAllowed(want)) return null;
+    const near = want.length === 4 ? words.filter((word) => word.startsWith(want.charAt(0))) : words;
+    const off = Math.min(...near.map((word) => strokes(want, word)));
+    if (off > (known.has(want) ? 0 : slipsAllowed(want))) return null;
     sum += off;
   }
   return sum;
 }
 
+interface NearFood<F> {
+  food: F;
+  off: number;
+  extra: number;
+}
+
 /** Foods whose name is a few strokes away, nearest first, plainer names before longer ones. */
-export function nearestFoods<F extends NamedFood>(index: FoodIndex<F>, text: string, most = 5): F[] {
-  const wanted = foodWords(text);
-  if (wanted.length === 0) return [];
-  const scored: { food: F; off: number; extra: number }[] = [];
-  for (const { food, words } of index.entries) {
-    const off = strokesOff(wanted, words);
-    if (off !== null) scored.push({ food, off, extra: words.length - wanted.length });
+function nearFoods<F extends NamedFood>(index: FoodIndex<F>, text: string): NearFood<F>[] {
+  // As typed too, since a slip may look like another word's plural.
+  const typed = typedWords(text);
+  const plain = foodWords(text);
+  if (typed.length === 0) return [];
+  const scored: NearFood<F>[] = [];
+  for (const { food, words, typed: name } of index.entries) {
+    const off = [strokesOff(plain, words, index.words), strokesOff(typed, name, index.words)].filter(
+      (one) => one !== null,
+    );
+    if (off.length > 0) scored.push({ food, off: Math.min(...off), extra: words.length - typed.length });
   }
-  scored.sort((a, b) => a.off - b.off || a.extra - b.extra);
-  return unique(
-    scored.map(({ food }) => food),
+  return scored.sort((a, b) => a.off - b.off || a.extra - b.extra);
+}
+
+/** Foods whose name is a few strokes away, nearest first, plainer names before longer ones. */
+export const nearestFoods = <F extends NamedFood>(index: FoodIndex<F>, text: string, most = 5): F[] =>
+  unique(
+    nearFoods(index, text).map(({ food }) => food),
     most,
   );
+
+/**
+ * The one food of which this is a slip of the pen, up to two letters in all: a whole name, and no other food as near.
+ * Four letters may be many things, so such a word needs its first one right.
+ */
+export function slipOf<F extends NamedFood>(index: FoodIndex<F>, text: string): F | null {
+  const near = nearFoods(index, text).filter(({ extra }) => extra === 0);
+  const [best] = near;
+  if (!best || best.off > 2) return null;
+  return near.some(({ food, off }) => off === best.off && food.id !== best.food.id) ? null : best.food;
 }
 
 /**
- * Finds one food by id, name or alias. Exact keys win; else the only food that holds all the words; else the reason
- * why not, with candidates to choose from.
+ * Finds one food by id, name or alias. Exact keys win; else the only food that holds all the words, whole ones before
+ * begun ones; else the reason why not, with candidates to choose from.
  */
 export function findFood<F extends NamedFood>(index: FoodIndex<F>, text: string): FoundFood<F> {
   const exact = index.byId.get(text.trim()) ?? index.byKey.get(foodKey(text));
   if (exact) return { found: exact };
-  const holding = foodsWithWords(index, text);
+  const whole = foodsOfKind(index, text);
+  const holding = whole.length > 0 ? whole : foodsWithWords(index, text);
   if (holding.length === 1 && holding[0]) return { found: holding[0] };
   if (holding.length > 1) return { found: null, candidates: holding, reason: 'ambiguous' };
   return { found: null, candidates: nearestFoods(index, text), reason: 'unknown' };

@@ -37,7 +37,7 @@ export interface IntakeLine {
   zone: string | null;
   printed: PrintedDate | null;
   /** `frozen`: it came in hard frozen (K5). */
-  start: { did: Start; on: CalendarDate; frozen?: boolean };
+  start: { did: Start; on: CalendarDate; frozen?: boolean; about?: string };
   openedOn: CalendarDate | null;
   frozenOn: CalendarDate | null;
   blanched: boolean;

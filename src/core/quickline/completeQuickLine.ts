@@ -2,12 +2,15 @@ import { foodsWithWords, type NamedFood } from '../foods/findFood';
 import type { QuickVocabulary } from './quickLine';
 import { FORM_WORDS, HAPPENED_WORDS, PRINTED_WORDS, WRAP_WORDS } from './quickWords';
 
+/** Short forms are understood, not offered. */
+const SHORT = /^(?:vac|vacpacked|vacuum-packed|ub|bb|bbe|bbd|bbf|exp|useby|got|froze|cube)$/;
+
 const DETAIL_WORDS = [
   ...Object.keys(HAPPENED_WORDS),
   ...Object.keys(PRINTED_WORDS),
   ...Object.keys(FORM_WORDS),
   ...Object.keys(WRAP_WORDS),
-];
+].filter((word) => !SHORT.test(word));
 
 /**
  * Ways to finish the line at its end: foods while only the food stands there, zones after `>`, else the words of the

@@ -1,105 +1,145 @@
-import type { NamedFood } from '../foods/findFood';
+import type { Food } from '../model/food';
+import type { FoodIndex, NamedFood } from '../foods/findFood';
 import { isSoldFrozen } from '../foods/isSoldFrozen';
+import { isUnit } from '../units/readAmount';
 import { sayAmount } from '../units/sayAmount';
 import { QuickDraft } from './quickDraft';
 import type { QuickReading, QuickVocabulary } from './quickLine';
 import { READERS } from './quickReaders';
 import { type QuickToken, quickTokens } from './quickTokens';
-import { HAPPENED_WORDS, SHOP_FROZEN } from './quickWords';
-import { readFoodWords } from './readFoodWords';
+import {
+  FILLER_WORDS,
+  FORM_WORDS,
+  HAPPENED_WORDS,
+  PIECE_WORDS,
+  PRINTED_WORDS,
+  VESSEL_WORDS,
+} from './quickWords';
+import { findFoodRun, type FoodRun, isShopWord, readFoodWords, askWhich, wordsOf } from './readFoodWords';
+import { settleAmount } from './settleAmount';
 
-function beginsDetail(token: QuickToken): boolean {
+/** Words that mean something else in the line, unless they are all there is of the food. */
+function isDetail({ lower }: QuickToken): boolean {
   return (
-    token.kind !== 'word' ||
-    Object.hasOwn(HAPPENED_WORDS, token.lower) ||
-    SHOP_FROZEN.includes(token.lower) ||
-    /^(use|best|sell|freeze)(-by|-before)?$/.test(token.lower)
+    Object.hasOwn(HAPPENED_WORDS, lower) ||
+    Object.hasOwn(FORM_WORDS, lower) ||
+    Object.hasOwn(VESSEL_WORDS, lower) ||
+    Object.hasOwn(PRINTED_WORDS, lower) ||
+    PIECE_WORDS.has(lower) ||
+    isUnit(lower)
   );
 }
 
-function readRest(draft: QuickDraft, from: number): void {
-  let at = from;
+const EACH = ['each', 'ea', 'apiece'];
+const QUIET_MARKS = [',', ';', '(', ')', '.', ':', '~', '+', '&', '-', '–'];
+
+/** What no reader took, by token. */
+function readDetails(draft: QuickDraft): number[] {
+  const left: number[] = [];
+  let at = 0;
   while (at < draft.tokens.length) {
-    const token = draft.tokens[at];
-    if (!token) return;
-    let used = token.text === ',' ? 1 : 0;
+    const token = draft.at(at);
+    if (!token || QUIET_MARKS.includes(token.text)) {
+      const negative =
+        token?.text === '-' && draft.at(at + 1)?.kind === 'number' && token.to === draft.at(at + 1)?.from;
+      if (!negative) {
+        at += 1;
+        continue;
+      }
+    }
+    if (!token) continue;
+    let used = 0;
     for (const reader of READERS) {
-      if (used > 0) break;
       used = reader(draft, token, at);
+      if (used > 0) break;
     }
     if (used === 0) {
-      draft.fault(token, token.to, `“${token.text}” was not understood.`);
+      if (EACH.includes(token.lower)) draft.each = true;
+      else if (!FILLER_WORDS.has(token.lower)) left.push(at);
       used = 1;
     }
     at += used;
   }
+  return left;
+}
+
+/** The stretch of words that names the food: what is left around its run, else the first words left that name something. */
+function foodStretch(
+  draft: QuickDraft,
+  left: readonly number[],
+  run: { from: number; to: number } | null,
+): { from: number; to: number } | null {
+  const isWord = (at: number): boolean => draft.tokens[at]?.kind === 'word' && left.includes(at);
+  const names = (at: number): boolean => isWord(at) && !isShopWord(draft.tokens[at]?.lower ?? '');
+  const first = left.find(names) ?? left.find(isWord);
+  if (!run && first === undefined) return null;
+  let from = run?.from ?? first ?? 0;
+  let to = run?.to ?? from + 1;
+  const bridges = (at: number): boolean =>
+    ['and', 'or', 'of', ','].includes(draft.tokens[at]?.lower ?? '') && isWord(at + 1);
+  while (isWord(from - 1)) from -= 1;
+  while (isWord(to) || bridges(to)) to += 1;
+  return { from, to };
+}
+
+/** The food's run; when all else that stands there is of the shop, also a word that mostly says something else ("meatballs"). */
+function runOf<F extends NamedFood>(index: FoodIndex<F>, tokens: readonly QuickToken[]): FoodRun<F> | null {
+  const run = findFoodRun(index, tokens, isDetail);
+  if (run) return run;
+  const named = tokens.some(
+    (token) =>
+      token.kind === 'word' && !isDetail(token) && !isShopWord(token.lower) && !FILLER_WORDS.has(token.lower),
+  );
+  return named ? null : findFoodRun(index, tokens, () => false);
+}
+
+/** Without a word on when it came in: today, or the day it was opened or frozen if that is longer ago. */
+function earliest(draft: QuickDraft): string {
+  return (
+    [draft.vocabulary.today, draft.line.openedOn, draft.line.frozenOn]
+      .filter((date): date is string => date !== null)
+      .sort()[0] ?? draft.vocabulary.today
+  );
 }
 
 /**
  * What nobody says about freezing: what shops sell frozen was frozen from the start; what else goes to a freezer is frozen
- * today, or the day it came in is said otherwise.
+ * the day it came in, if that is told, else today. What lives in no fridge asks for its freezer.
  */
-function freezeByPlace(draft: QuickDraft, food: NamedFood | null): void {
+function freezeByPlace(draft: QuickDraft, food: NamedFood & Partial<Pick<Food, 'fridgeDaysMax'>>): void {
   const { line, vocabulary } = draft;
   const zone = vocabulary.zones.find(({ id }) => id === line.zone);
-  const start = draft.start ?? { did: 'bought' as const, on: earliest(vocabulary.today, draft) };
-  if (food && isSoldFrozen(food) && start.did !== 'cooked') {
+  const start = draft.start ?? { did: 'bought' as const, on: earliest(draft) };
+  if (isSoldFrozen(food) && start.did !== 'cooked') {
     draft.start = { ...start, on: line.frozenOn ?? start.on, frozen: true };
     line.frozenOn = null;
   }
   const frozen = draft.start?.frozen ?? false;
-  if (zone?.cold === 'freezer' && line.frozenOn === null && !frozen) line.frozenOn = vocabulary.today;
-}
-
-/**
- * Reads one typed line: the food first, then in any order amount, packs, form, wrap, price, place, printed date and
- * what happened. Never throws; what is not understood comes back as faults with the stretch they stand at.
- */
-export function parseQuickLine<F extends NamedFood>(
-  text: string,
-  vocabulary: QuickVocabulary<F>,
-): QuickReading {
-  const tokens = quickTokens(text);
-  const draft = new QuickDraft(text, tokens, vocabulary);
-  const first = tokens[0];
-  if (!first) return { text, parts: [], faults: [], line: null };
-  const read = readFoodWords(vocabulary.foods, tokens, beginsDetail);
-  const lastOfFood = tokens[Math.max(0, read.tokens - 1)] ?? first;
-  if (!('candidates' in read)) draft.part('food', first, lastOfFood.to, read.food.name);
-  else
-    draft.fault(
-      first,
-      lastOfFood.to,
-      read.says,
-      read.candidates.map((food) => food.name),
-    );
-  readRest(draft, Math.max(1, read.tokens));
-  freezeByPlace(draft, read.food);
-  const given = draft.amount ?? { amount: draft.line.packs, unit: 'pc' as const };
-  const amount = draft.each ? given.amount * draft.line.packs : given.amount;
-  if (read.food !== null && amount < draft.line.packs) {
-    draft.fault(
-      first,
-      text.length,
-      `${sayAmount(amount, given.unit)} does not make ${draft.line.packs} packs.`,
-    );
+  if (zone?.cold === 'freezer' && line.frozenOn === null && !frozen)
+    line.frozenOn = draft.about === '' ? vocabulary.today : (draft.start?.on ?? vocabulary.today);
+  const keptFrozen =
+    food.fridgeDaysMax === 0 || (isSoldFrozen(food) && start.did !== 'cooked' && !draft.placed);
+  if (!keptFrozen || zone?.cold === 'freezer' || (vocabulary.placedLater && !draft.placed)) return;
+  const freezers = vocabulary.zones.filter(({ cold }) => cold === 'freezer');
+  const [first] = freezers;
+  const alone = freezers.every(({ appliance }) => appliance === first?.appliance);
+  if (first && alone && !draft.placed) {
+    line.zone = first.id;
+    draft.parts.push({
+      meaning: 'place',
+      from: draft.text.length,
+      to: draft.text.length,
+      says: `to ${first.name}, ${first.appliance}`,
+      guessed: true,
+    });
+    return;
   }
-  const start = draft.start ?? { did: 'bought' as const, on: earliest(vocabulary.today, draft) };
-  if (read.food === null || draft.faults.length > 0)
-    return { text, parts: draft.parts, faults: draft.faults, line: null };
-  return {
-    text,
-    parts: draft.parts,
-    faults: [],
-    line: {
-      ...draft.line,
-      food: read.food.id,
-      called: sayCalled(text.slice(first.from, lastOfFood.to)),
-      amount,
-      unit: given.unit,
-      start,
-    },
-  };
+  draft.fault(
+    { from: draft.text.length },
+    draft.text.length,
+    `${food.name} lives in a freezer. Which one?`,
+    freezers.slice(0, 6).map((one) => ` > ${one.name} ${one.appliance}`),
+  );
 }
 
 /** The cook's own word with a capital letter, as it stands on the label. */
@@ -107,9 +147,105 @@ function sayCalled(typed: string): string {
   return typed.charAt(0).toUpperCase() + typed.slice(1);
 }
 
-/** Without a word on when it came in: today, or the day it was opened or frozen if that is longer ago. */
-function earliest(today: string, { line }: QuickDraft): string {
-  return (
-    [today, line.openedOn, line.frozenOn].filter((date): date is string => date !== null).sort()[0] ?? today
+/** "frozen prawns": said before its name, it came in frozen. */
+function boughtFrozen(draft: QuickDraft, from: number): boolean {
+  return draft.tokens[from - 1]?.lower === 'frozen' && draft.line.frozenOn === draft.vocabulary.today;
+}
+
+/**
+ * Reads one typed line, its parts in any order: the food, amount or counts, packs, form, wrap, price, place, printed date,
+ * what happened and when, for or from whom. Never throws; what is not understood, and what may mean two things, comes
+ * back as faults with the stretch they stand at and what it may be.
+ */
+export function parseQuickLine<F extends NamedFood & Partial<Pick<Food, 'group' | 'fridgeDaysMax'>>>(
+  text: string,
+  vocabulary: QuickVocabulary<F>,
+): QuickReading {
+  const tokens = quickTokens(text);
+  const [first] = tokens;
+  if (!first) return { text, parts: [], faults: [], line: null };
+  const run = runOf(vocabulary.foods, tokens);
+  const draft = new QuickDraft(
+    text,
+    tokens,
+    vocabulary,
+    (at) => run !== null && at >= run.from && at < run.to,
   );
+  const left = readDetails(draft);
+  const stretch = foodStretch(draft, left, run);
+  for (const at of left) {
+    const token = tokens[at];
+    const elsewhere = !stretch || at < stretch.from || at >= stretch.to;
+    if (token && elsewhere && !isShopWord(token.lower))
+      draft.fault(token, token.to, `“${token.text}” was not understood.`);
+  }
+  const firstOf = stretch ? tokens[stretch.from] : undefined;
+  const lastOf = stretch ? tokens[stretch.to - 1] : undefined;
+  const typed = firstOf && lastOf ? text.slice(firstOf.from, lastOf.to) : '';
+  let food: F | null = null;
+  if (!firstOf || !lastOf) draft.fault(first, first.to, 'Begin with the food: trout 1.6 kg.');
+  else {
+    const words = wordsOf(typed);
+    const said = tokens
+      .filter(
+        (token, at) =>
+          token.kind === 'word' &&
+          !left.includes(at) &&
+          !(at >= (stretch?.from ?? 0) && at < (stretch?.to ?? 0)),
+      )
+      .map(({ lower }) => lower);
+    const rival = run?.rival;
+    const read = rival ? askWhich(typed, [run.food, rival]) : readFoodWords(vocabulary, words, said);
+    if ('guessed' in read) {
+      food = read.food;
+      const says = read.guessed ? `${food.name} (from “${typed}”)` : food.name;
+      draft.part('food', firstOf, lastOf.to, says, read.guessed);
+    } else {
+      draft.fault(
+        firstOf,
+        lastOf.to,
+        read.says,
+        read.candidates.map(({ name }) => name),
+      );
+      const fault = draft.faults.at(-1);
+      const like = read.like.slice(0, 4).map(({ id, name }) => ({ id, name }));
+      if (fault && like.length > 0) fault.unknownFood = { name: sayCalled(words.join(' ')), like };
+    }
+  }
+  const settled = settleAmount(draft, {
+    called: typed,
+    at: stretch?.from ?? 0,
+    ...(food?.group ? { group: food.group } : {}),
+  });
+  if (vocabulary.zoneId !== undefined && !draft.placed) draft.line.zone = vocabulary.zoneId;
+  if (stretch && boughtFrozen(draft, stretch.from)) {
+    draft.start = { ...(draft.start ?? { did: 'bought', on: vocabulary.today }), frozen: true };
+    draft.line.frozenOn = null;
+  }
+  if (food) freezeByPlace(draft, food);
+  if (settled && food && settled.amount < settled.packs) {
+    draft.fault(
+      first,
+      text.length,
+      `${sayAmount(settled.amount, settled.unit)} does not make ${settled.packs} packs.`,
+    );
+  }
+  const parts = [...draft.parts].sort((a, b) => a.from - b.from);
+  if (!food || !settled || draft.faults.length > 0) return { text, parts, faults: draft.faults, line: null };
+  const start = draft.start ?? { did: 'bought' as const, on: earliest(draft) };
+  return {
+    text,
+    parts,
+    faults: [],
+    line: {
+      ...draft.line,
+      packs: settled.packs,
+      food: food.id,
+      called: sayCalled(typed),
+      amount: settled.amount,
+      unit: settled.unit,
+      start: draft.about === '' ? start : { ...start, about: draft.about },
+      note: draft.notes.join(', '),
+    },
+  };
 }

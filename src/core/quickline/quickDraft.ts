@@ -1,13 +1,46 @@
+import type { CalendarDate } from '../calendar/calendarDate';
 import type { IntakeLine } from '../model/intakeLine';
+import type { AmountUnit } from '../units/sayAmount';
 import type { Meaning, QuickFault, QuickPart, QuickVocabulary } from './quickLine';
 import type { QuickToken } from './quickTokens';
+
+/** How a count was said: a number alone, a dozen or "x12", pieces, vessels, the cubes of a tray. */
+export type CountKind = 'bare' | 'times' | 'piece' | 'vessel' | 'cubes';
+
+/** A count that stands in the line. */
+export interface ToldCount {
+  n: number;
+  kind: CountKind;
+  /** The word it was counted in: "fillets", "boxes". */
+  word: string;
+  first: QuickToken;
+  to: number;
+  at: number;
+}
+
+/** A measured amount that stands in the line, in grams or millilitres. */
+export interface ToldAmount {
+  amount: number;
+  unit: AmountUnit;
+  first: QuickToken;
+  to: number;
+  at: number;
+}
 
 /** The line under construction; every reader takes tokens from the front and tells here what it understood. */
 export class QuickDraft {
   readonly parts: QuickPart[] = [];
   readonly faults: QuickFault[] = [];
-  amount: { amount: number; unit: 'g' | 'ml' | 'pc' } | null = null;
-  line: Omit<IntakeLine, 'food' | 'called' | 'amount' | 'unit' | 'start'> = {
+  readonly counts: ToldCount[] = [];
+  readonly amounts: ToldAmount[] = [];
+  /** "each" was said. */
+  each = false;
+  /** A slash told how the whole is split: packs, the size of one, or people a pack feeds. */
+  split: { packs: number } | { size: number; unit: AmountUnit } | { people: number } | null = null;
+  readonly notes: string[] = [];
+  /** The cook says whether it is a leftover. */
+  leftover = false;
+  line: Omit<IntakeLine, 'food' | 'called' | 'amount' | 'unit' | 'start' | 'note'> = {
     packs: 1,
     form: null,
     wrap: null,
@@ -17,25 +50,39 @@ export class QuickDraft {
     openedOn: null,
     frozenOn: null,
     blanched: true,
-    note: '',
   };
+  /** A place was named, be it the counter. */
+  placed = false;
   start: IntakeLine['start'] | null = null;
-  /** Set by "3 × 500 g". */
-  each = false;
+  /** What an age nobody dated was taken for. */
+  about = '';
 
   constructor(
     readonly text: string,
-    readonly tokens: QuickToken[],
+    readonly tokens: readonly QuickToken[],
     readonly vocabulary: QuickVocabulary,
+    /** Tokens that are the food's name, which no reader may take. */
+    readonly isFood: (at: number) => boolean,
   ) {}
 
-  part(meaning: Meaning, first: QuickToken, to: number, says: string): void {
-    this.parts.push({ meaning, from: first.from, to, says });
+  part(meaning: Meaning, first: QuickToken, to: number, says: string, guessed = false): void {
+    this.parts.push({ meaning, from: first.from, to, says, ...(guessed ? { guessed } : {}) });
   }
 
-  fault(first: QuickToken, to: number, says: string, candidates: string[] = []): void {
-    this.part('unknown', first, to, says);
+  fault(first: { from: number }, to: number, says: string, candidates: string[] = []): void {
+    this.parts.push({ meaning: 'unknown', from: first.from, to, says });
     this.faults.push({ from: first.from, to, says, candidates });
+  }
+
+  /** The token there, unless it is of the food's name. */
+  at(index: number): QuickToken | undefined {
+    return this.isFood(index) ? undefined : this.tokens[index];
+  }
+
+  /** The text from an offset up to the food's name or the end. */
+  textFrom(offset: number): string {
+    const end = this.tokens.find((token, at) => token.from >= offset && this.isFood(at))?.from;
+    return this.text.slice(offset, end);
   }
 
   /** Tokens up to the one that ends at or before an offset. */
@@ -44,4 +91,15 @@ export class QuickDraft {
     while ((this.tokens[at + count]?.to ?? Infinity) <= offset) count += 1;
     return count;
   }
+}
+
+/** Takes what it understands at a token; answers how many tokens it used, 0 for none of its own. */
+export type Reader = (draft: QuickDraft, token: QuickToken, at: number) => number;
+
+/** A day that something happened, and how it was said. */
+export interface ToldDay {
+  on: CalendarDate;
+  to: number;
+  bad: boolean;
+  about: string;
 }

@@ -1,10 +1,22 @@
 import type { CalendarDate } from '../calendar/calendarDate';
 import type { FoodIndex, NamedFood } from '../foods/findFood';
 import type { IntakeLine } from '../model/intakeLine';
+import type { UnitSystem } from '../units/readAmount';
+import type { DateOrder } from './dateWords';
 
 /** What a stretch of the typed line means. */
 export type Meaning =
-  'food' | 'amount' | 'packs' | 'form' | 'wrap' | 'price' | 'place' | 'printed' | 'happened' | 'unknown';
+  | 'food'
+  | 'amount'
+  | 'packs'
+  | 'form'
+  | 'wrap'
+  | 'price'
+  | 'place'
+  | 'printed'
+  | 'happened'
+  | 'note'
+  | 'unknown';
 
 /** A stretch of the line, `from` and `to` as string offsets, with what was understood in words. */
 export interface QuickPart {
@@ -12,14 +24,18 @@ export interface QuickPart {
   from: number;
   to: number;
   says: string;
+  /** It was guessed (a slip of the pen, a zone out of several): shown with a mark. */
+  guessed?: boolean;
 }
 
-/** What keeps the line from being stored. `candidates` replace the stretch when picked. */
+/** What keeps the line from being stored. `candidates` replace the stretch when picked, the likeliest first. */
 export interface QuickFault {
   from: number;
   to: number;
   says: string;
   candidates: string[];
+  /** An unknown food: it may be made on the spot, kept like one of these. */
+  unknownFood?: { name: string; like: { id: string; name: string }[] };
 }
 
 export interface QuickZone {
@@ -27,6 +43,8 @@ export interface QuickZone {
   name: string;
   appliance: string;
   cold: 'fridge' | 'freezer';
+  kind?: string;
+  side?: string;
 }
 
 /** All that reading a line needs from outside. */
@@ -34,6 +52,16 @@ export interface QuickVocabulary<F extends NamedFood = NamedFood> {
   foods: FoodIndex<F>;
   zones: readonly QuickZone[];
   today: CalendarDate;
+  /** Whose pints and cups are meant; not told: metric. */
+  units?: UnitSystem;
+  /** Day or month first in figures; not told: the day. */
+  dateOrder?: DateOrder;
+  /** How often each food is here, by id: of several that may be meant the likeliest. */
+  here?: Readonly<Record<string, number>>;
+  /** Where the line goes when it names no place: into this zone (first fill). */
+  zoneId?: string;
+  /** True where a place is found afterwards (the bench), so that none need be asked for. */
+  placedLater?: boolean;
 }
 
 /** The line as understood so far; a line with faults must not be stored. */

@@ -122,7 +122,10 @@ describe('reading a line', () => {
   });
 
   it('offers the nearest food for a slip, and all of several', () => {
-    expect(read('hadock 1 kg').faults[0]?.candidates).toContain('Haddock, raw');
+    expect(read('hadock 1 kg').parts[0]).toMatchObject({
+      says: 'Haddock, raw (from “hadock”)',
+      guessed: true,
+    });
     expect(read('stock 1 l').faults[0]?.candidates.length).toBeGreaterThan(2);
     expect(read('butter 1 kg > top shelf').faults[0]?.candidates).toEqual([
       '> Top shelf Larder fridge',

@@ -1,37 +1,98 @@
 import { foodWords } from '../foods/foodKey';
 import type { QuickZone } from './quickLine';
 
-/** How many of the words name a place, and which. `null` means the counter. */
+/** How many of the words name a place, and which. `null` means the counter; `guessed`: the first of several alike. */
 export type ReadPlace =
-  { zone: QuickZone | null; words: number } | { candidates: QuickZone[]; words: number };
+  { zone: QuickZone | null; words: number; guessed?: boolean } | { candidates: QuickZone[]; words: number };
+
+const KIND_WORDS: Readonly<Record<string, (zone: QuickZone) => boolean>> = {
+  door: ({ kind, side }) => kind === 'door' || side === 'door',
+  fridge: ({ cold, kind, side }) => cold === 'fridge' && kind !== 'door' && side !== 'door',
+  refrigerator: ({ cold, kind, side }) => cold === 'fridge' && kind !== 'door' && side !== 'door',
+  freezer: ({ cold }) => cold === 'freezer',
+};
+
+interface NamedZone {
+  zone: QuickZone;
+  own: string[];
+  all: string[];
+  appliance: string[];
+}
 
 function startsAll(wanted: string[], words: string[]): boolean {
   return wanted.every((want) => words.some((word) => word.startsWith(want)));
 }
 
+const sorted = (words: string[]): string => [...words].sort().join(' ');
+
+/** Of zones that are all meant the first, when they lie in one appliance: which of its zones is a matter of room. */
+function firstOfOne(zones: QuickZone[], words: number): ReadPlace | null {
+  const [first] = zones;
+  if (!first) return null;
+  return zones.every(({ appliance }) => appliance === first.appliance)
+    ? { zone: first, words, guessed: zones.length > 1 }
+    : { candidates: zones, words };
+}
+
+function readWords(wanted: string[], count: number, named: NamedZone[]): ReadPlace | null {
+  const key = sorted(wanted);
+  const exact = named.filter(({ own, all }) => sorted(own) === key || sorted(all) === key);
+  if (exact.length === 1 && exact[0]) return { zone: exact[0].zone, words: count };
+  if (exact.length > 1) return { candidates: exact.map(({ zone }) => zone), words: count };
+  const ofAppliance = named.filter(({ appliance }) => startsAll(wanted, appliance));
+  if (ofAppliance.length > 0)
+    return firstOfOne(
+      ofAppliance.map(({ zone }) => zone),
+      count,
+    );
+  const holding = named.filter(({ all }) => startsAll(wanted, all));
+  if (holding.length === 1 && holding[0]) return { zone: holding[0].zone, words: count };
+  const kind = wanted.length === 1 ? KIND_WORDS[wanted[0] ?? ''] : undefined;
+  if (kind) return firstOfOne(named.map(({ zone }) => zone).filter(kind), count);
+  if (holding.length > 1) return { candidates: holding.map(({ zone }) => zone), words: count };
+  const rest = wanted.findLast((want) => KIND_WORDS[want]);
+  const inKind = rest ? named.filter(({ zone }) => KIND_WORDS[rest]?.(zone)) : [];
+  const left = wanted.filter((want) => want !== rest);
+  const both = inKind.filter(({ all }) => startsAll(left, all));
+  return left.length > 0 && both.length > 0
+    ? firstOfOne(
+        both.map(({ zone }) => zone),
+        count,
+      )
+    : null;
+}
+
 /**
- * Finds the zone that the first words name: the longest run that is a zone's whole name (with or without its
- * appliance), else the longest run that only one zone holds. Case and plural are forgiven.
+ * Finds the zone that the first words name: the longest run that is a zone's whole name (with or without its appliance),
+ * else an appliance or "door", "fridge", "freezer" (the first zone of it, told as a guess; several appliances: asked), else
+ * the longest run that only one zone holds. Case and plural are forgiven.
+ *
+ * @param wholeNames only names said whole count
  */
-export function readPlaceWords(words: readonly string[], zones: readonly QuickZone[]): ReadPlace {
+export function readPlaceWords(
+  words: readonly string[],
+  zones: readonly QuickZone[],
+  { wholeNames = false }: { wholeNames?: boolean } = {},
+): ReadPlace {
   if (words[0]?.toLowerCase() === 'counter') return { zone: null, words: 1 };
   const most = Math.min(words.length, 6);
   const named = zones.map((zone) => ({
     zone,
     own: foodWords(zone.name),
     all: foodWords(`${zone.name} ${zone.appliance}`),
+    appliance: foodWords(zone.appliance),
   }));
   for (let count = most; count > 0; count--) {
     const wanted = foodWords(words.slice(0, count).join(' '));
-    if (wanted.length === 0) continue;
-    const key = [...wanted].sort().join(' ');
-    const exact = named.filter(
-      ({ own, all }) => [...own].sort().join(' ') === key || [...all].sort().join(' ') === key,
-    );
-    if (exact.length === 1 && exact[0]) return { zone: exact[0].zone, words: count };
-    const holding = named.filter(({ all }) => startsAll(wanted, all));
-    if (holding.length === 1 && holding[0]) return { zone: holding[0].zone, words: count };
-    if (holding.length > 1) return { candidates: holding.map(({ zone }) => zone), words: count };
+    if (wanted.length === 0 || new Set(wanted).size < wanted.length) continue;
+    if (wholeNames) {
+      const key = sorted(wanted);
+      const exact = named.filter(({ own, all }) => sorted(own) === key || sorted(all) === key);
+      if (exact.length === 1 && exact[0]) return { zone: exact[0].zone, words: count };
+      continue;
+    }
+    const read = readWords(wanted, count, named);
+    if (read) return read;
   }
   return { candidates: [], words: Math.min(words.length, 2) };
 }

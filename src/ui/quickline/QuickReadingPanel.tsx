@@ -14,6 +14,7 @@ const MEANING: Record<Meaning, { name: string; mark: string }> = {
   place: { name: 'place', mark: 'border-honey' },
   printed: { name: 'printed date', mark: 'border-ember' },
   happened: { name: 'what happened', mark: 'border-tape-edge' },
+  note: { name: 'on the label', mark: 'border-slate' },
   unknown: { name: 'not understood', mark: 'border-beet border-dashed' },
 };
 

@@ -1,0 +1,95 @@
+import { addDays, type CalendarDate } from '../calendar/calendarDate';
+import { monthsBefore } from '../calendar/monthsBefore';
+import { sayPlainDate } from '../calendar/sayDate';
+
+/** Since when something has been there, as far as anybody remembers: the earliest day the words can mean. */
+export interface AboutAge {
+  on: CalendarDate;
+  length: number;
+  /** The words and the day they count from. */
+  says: string;
+}
+
+/** Days of the year people remember food by; each the earliest it can be. */
+const REMEMBERED: readonly (readonly [RegExp, string])[] = [
+  [/^(?:spring)\b/i, '03-01'],
+  [/^(?:easter)\b/i, '03-22'],
+  [/^(?:summer|the holidays)\b/i, '06-01'],
+  [/^(?:autumn|fall|harvest)\b/i, '09-01'],
+  [/^(?:halloween)\b/i, '10-31'],
+  [/^(?:thanksgiving)\b/i, '11-22'],
+  [/^(?:winter)\b/i, '12-01'],
+  [/^(?:x-?mas|christmas)\b/i, '12-24'],
+  [/^(?:new year'?s?)\b/i, '01-01'],
+];
+const NO_IDEA =
+  /^(?:no idea|no clue|don't know|dunno|unknown(?: age)?|age unknown|ages|ages ago|forever|who knows|very old|\?+)(?=\s|$|[,;>])/i;
+const LEAD = /^\s*(?:(?:about|around|since|from|last|for|ca\.?|roughly|maybe|perhaps|at|the|in)\s+)*/i;
+const COUNT: Readonly<Record<string, number>> = {
+  a: 1,
+  an: 1,
+  one: 1,
+  two: 2,
+  three: 3,
+  four: 4,
+  five: 5,
+  six: 6,
+  'a couple of': 3,
+  'couple of': 3,
+  'a few': 5,
+  few: 5,
+  'half a': 0.5,
+  several: 8,
+};
+const SPAN =
+  /^(\d+|a couple of|couple of|a few|few|half a|an?|one|two|three|four|five|six|several)\s*(?:or\s+\w+\s+)?(d|days?|w|wks?|weeks?|m|mths?|months?|y|yrs?|years?)\b(?:\s+(?:old|ago|or so))*/i;
+
+/** The last such day, this year's or the one before. */
+function lastTime(today: CalendarDate, monthDay: string): CalendarDate {
+  const year = Number(today.slice(0, 4));
+  const here = `${year}-${monthDay}`;
+  return here <= today ? here : `${year - 1}-${monthDay}`;
+}
+
+function spanBack(today: CalendarDate, count: number, unit: string): CalendarDate {
+  const first = unit.charAt(0).toLowerCase();
+  if (first === 'd') return addDays(today, -Math.ceil(count));
+  if (first === 'w') return addDays(today, -Math.ceil(count * 7));
+  return monthsBefore(today, Math.ceil(first === 'y' ? count * 12 : count));
+}
+
+/**
+ * Reads "since spring", "xmas", "2 months", "no idea" at the front of a text: how long something has been in the cold, for
+ * food nobody dated. Every one is turned into the earliest day it can mean, so that no date comes out too late; what
+ * nobody knows counts as a year old.
+ *
+ * @returns `null` when there is no such age
+ */
+export function aboutAge(rest: string, today: CalendarDate): AboutAge | null {
+  const blank = /^\s*/.exec(rest)?.[0].length ?? 0;
+  const bare = rest.slice(blank);
+  const unknown = NO_IDEA.exec(bare);
+  if (unknown) {
+    const on = monthsBefore(today, 12);
+    return {
+      on,
+      length: blank + unknown[0].length,
+      says: `“${unknown[0].trim()}” counts as a year old, ${sayPlainDate(on)}.`,
+    };
+  }
+  const lead = LEAD.exec(rest)?.[0].length ?? 0;
+  const body = rest.slice(lead);
+  const span = SPAN.exec(body);
+  const named = REMEMBERED.find(([said]) => said.test(body));
+  const found = span ?? named?.[0].exec(body);
+  if (!found) return null;
+  const on = span
+    ? spanBack(today, COUNT[span[1]?.toLowerCase() ?? ''] ?? Number(span[1]), span[2] ?? 'd')
+    : lastTime(today, named?.[1] ?? '01-01');
+  const words = rest.slice(blank, lead + found[0].length).trim();
+  return {
+    on,
+    length: lead + found[0].length,
+    says: `“${words}” counts from the earliest day it can be, ${sayPlainDate(on)}.`,
+  };
+}
