@@ -30,9 +30,9 @@ const pages = new LRUCache({
 const isPage = ({ method, url }) => method === 'GET' && !/^\/(_next|api|blank|calendar\.ics|icon)/.test(url);
 
 /** How the household stands: another text after every command and with every minute; `null`: not known, so nothing is kept. */
-async function standing() {
+async function standing(cookie) {
   try {
-    return (await globalThis.orderlyFrostStanding?.()) ?? null;
+    return (await globalThis.orderlyFrostStanding?.(cookie)) ?? null;
   } catch {
     return null;
   }
@@ -95,7 +95,7 @@ function listen(key, response) {
 
 /** Answers a page from what was kept, or has it made and keeps it. */
 export async function answerPage(request, response, make) {
-  const stands = isPage(request) ? await standing() : null;
+  const stands = isPage(request) ? await standing(request.headers.cookie ?? '') : null;
   if (stands === null) return make(request, response);
   const key = keyOf(request, stands);
   const kept = pages.get(key);

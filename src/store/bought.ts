@@ -41,3 +41,17 @@ export async function readBought(
     priceMinor: row.price_minor,
   }));
 }
+
+/** How many packages of each food were ever stored here, by food id: what is likely meant by a word. */
+export async function readFoodCounts(sql: Sql, householdId: number): Promise<Record<string, number>> {
+  const rows = await sql.rows<{ food_id: string; lots: number }>(
+    `SELECT food_id, COUNT(*) AS lots
+       FROM lot
+      WHERE household_id = :householdId
+      GROUP BY food_id
+      ORDER BY lots DESC
+      LIMIT 400`,
+    { householdId },
+  );
+  return Object.fromEntries(rows.map(({ food_id: food, lots }) => [food, Number(lots)]));
+}

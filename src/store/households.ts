@@ -1,6 +1,7 @@
 import type { Caution } from '@/core/model/history';
+import type { UnitSystem } from '@/core/units/readAmount';
 import type { HouseholdSettings } from '@/core/model/setting';
-import type { Sql } from './database';
+import { fromJson, type Sql } from './database';
 
 export interface Household {
   id: number;
@@ -8,6 +9,8 @@ export interface Household {
   timeZone: string;
   currency: string;
   settings: HouseholdSettings;
+  /** The demo, which may be put back at any time. */
+  demo: boolean;
   /** Another text whenever its figures are others: the reference, its wishes, its own foods. */
   figures: string;
   /** Grows with every command. */
@@ -17,6 +20,10 @@ export interface Household {
 }
 
 interface HouseholdRow {
+  demo: number;
+  units: UnitSystem;
+  date_order: 'dmy' | 'mdy';
+  people: unknown;
   figures: string;
   changes: number | string;
   kitchen_changes: number;
@@ -36,7 +43,14 @@ const toHousehold = (row: HouseholdRow): Household => ({
   name: row.name,
   timeZone: row.time_zone,
   currency: row.currency,
+  demo: row.demo === 1,
   settings: {
+    name: row.name,
+    timeZone: row.time_zone,
+    currency: row.currency,
+    units: row.units,
+    dateOrder: row.date_order,
+    people: row.people === null ? [] : fromJson<string[]>(row.people),
     caution: row.caution,
     notifyAt: row.notify_at,
     leadChilled: row.lead_chilled,
@@ -48,19 +62,19 @@ const toHousehold = (row: HouseholdRow): Household => ({
   kitchenChanges: row.kitchen_changes,
 });
 
-const HOUSEHOLD = `SELECT id, name, time_zone, currency, caution, notify_at, lead_chilled, lead_frozen, feed_key,
+const HOUSEHOLD = `SELECT id, demo, units, date_order, people, name, time_zone, currency, caution, notify_at, lead_chilled, lead_frozen, feed_key,
             changes, kitchen_changes,
             CONCAT(figures_version, ':',
                    COALESCE((SELECT digest FROM reference_file WHERE reference_file.name = 'reference'), '')) AS figures
        FROM household`;
 
-/** The household with this id, or the first one when `id` is null. */
+/** The household with this id; when `id` is null the own one made last, else the first. */
 export async function readHousehold(sql: Sql, id: number | null): Promise<Household | null> {
   const [row] = await sql.rows<HouseholdRow>(
     `${HOUSEHOLD}
       WHERE :id IS NULL
          OR id = :id
-      ORDER BY id
+      ORDER BY own DESC, IF(own, -id, id)
       LIMIT 1`,
     { id },
   );
@@ -91,30 +105,113 @@ export async function renewFiguresVersion(sql: Sql, householdId: number): Promis
   });
 }
 
-export async function addHousehold(
-  sql: Sql,
-  household: Omit<Household, 'id' | 'figures' | 'changes' | 'kitchenChanges'>,
-): Promise<number> {
+/** A household to be: what is not told is as usual. */
+export interface NewHousehold {
+  name: string;
+  timeZone: string;
+  currency: string;
+  settings: Pick<HouseholdSettings, 'caution' | 'notifyAt' | 'leadChilled' | 'leadFrozen' | 'feedKey'> &
+    Partial<Pick<HouseholdSettings, 'units' | 'dateOrder' | 'people'>>;
+  demo?: boolean;
+  own?: boolean;
+}
+
+export async function addHousehold(sql: Sql, household: NewHousehold): Promise<number> {
+  const { settings } = household;
   const { insertId } = await sql.run(
-    `INSERT INTO household (name, time_zone, currency, caution, notify_at, lead_chilled, lead_frozen, feed_key)
-     VALUES (:name, :timeZone, :currency, :caution, :notifyAt, :leadChilled, :leadFrozen, :feedKey)`,
-    { ...household, ...household.settings },
+    `INSERT INTO household (name, time_zone, currency, caution, notify_at, lead_chilled, lead_frozen, feed_key,
+                            units, date_order, people, demo, own)
+     VALUES (:name, :timeZone, :currency, :caution, :notifyAt, :leadChilled, :leadFrozen, :feedKey,
+             :units, :dateOrder, :people, :demo, :own)`,
+    {
+      ...household,
+      ...settings,
+      units: settings.units ?? 'metric',
+      dateOrder: settings.dateOrder ?? 'dmy',
+      people: JSON.stringify(settings.people ?? []),
+      demo: household.demo ?? false,
+      own: household.own ?? false,
+    },
   );
   return insertId;
 }
 
-/** Writes what the household decided for itself. */
-export async function putSettings(sql: Sql, householdId: number, settings: HouseholdSettings): Promise<void> {
+/**
+ * Writes what the household decided for itself. Settings that a ledger of before did not know yet stay as they are.
+ */
+export async function putSettings(
+  sql: Sql,
+  householdId: number,
+  settings: Partial<HouseholdSettings>,
+): Promise<void> {
+  const told = (value: string | undefined): string | null => value ?? null;
   await sql.run(
     `UPDATE household
         SET caution = :caution,
             notify_at = :notifyAt,
             lead_chilled = :leadChilled,
             lead_frozen = :leadFrozen,
-            feed_key = :feedKey
+            feed_key = :feedKey,
+            name = COALESCE(:name, name),
+            time_zone = COALESCE(:timeZone, time_zone),
+            currency = COALESCE(:currency, currency),
+            units = COALESCE(:units, units),
+            date_order = COALESCE(:dateOrder, date_order),
+            people = COALESCE(:people, people)
       WHERE id = :householdId`,
-    { householdId, ...settings },
+    {
+      householdId,
+      ...settings,
+      name: told(settings.name),
+      timeZone: told(settings.timeZone),
+      currency: told(settings.currency),
+      units: told(settings.units),
+      dateOrder: told(settings.dateOrder),
+      people: settings.people ? JSON.stringify(settings.people) : null,
+    },
   );
+}
+
+/** A household as one may choose it. */
+export interface ListedHousehold {
+  id: number;
+  name: string;
+  demo: boolean;
+  own: boolean;
+  packages: number;
+}
+
+/** All households: one's own first, the newest of them in front. */
+export async function readHouseholds(sql: Sql): Promise<ListedHousehold[]> {
+  const rows = await sql.rows<{ id: number; name: string; demo: number; own: number; packages: number }>(
+    `SELECT id, name, demo, own,
+            (SELECT COUNT(*)
+               FROM package
+              WHERE package.household_id = household.id
+                AND package.here) AS packages
+       FROM household
+      ORDER BY own DESC, IF(own, -id, id)
+      LIMIT 50`,
+  );
+  return rows.map((row) => ({
+    ...row,
+    demo: row.demo === 1,
+    own: row.own === 1,
+    packages: Number(row.packages),
+  }));
+}
+
+/** The household whose calendar has this key; `null`: none. */
+export async function readHouseholdByFeed(sql: Sql, feedKey: string): Promise<number | null> {
+  const [row] = await sql.rows<{ id: number }>(
+    `SELECT id
+       FROM household
+      WHERE feed_key = :feedKey
+        AND feed_key <> ''
+      LIMIT 1`,
+    { feedKey },
+  );
+  return row?.id ?? null;
 }
 
 /** Households that a newer schema has not given a calendar address yet. */
@@ -155,28 +252,32 @@ export async function takeCodeNumbers(sql: Sql, householdId: number, count: numb
   return Number(row?.first ?? 0);
 }
 
-/** Empties every household's tables, children first. Reference data stays. */
-export async function clearHouseholds(sql: Sql): Promise<void> {
-  for (const table of [
-    'ledger_event',
-    'haul_line',
-    'haul',
-    'learned_code',
-    'passing',
-    'package',
-    'lot',
-    'command',
-    'zone_fill',
-    'day_tally',
-    'feed_day',
-    'wish',
-    'job',
-    'reading',
-    'container',
-  ])
-    await sql.run(`DELETE FROM ${table}`);
-  await sql.run(`UPDATE zone SET parent_id = NULL`);
-  for (const table of ['zone', 'compartment', 'appliance']) await sql.run(`DELETE FROM ${table}`);
-  await sql.run(`DELETE FROM food WHERE household_id IS NOT NULL`);
-  await sql.run(`DELETE FROM household`);
+/** Tables with what a household has, children first. */
+const OF_HOUSEHOLD = [
+  'ledger_event',
+  'haul_line',
+  'haul',
+  'learned_code',
+  'passing',
+  'package',
+  'lot',
+  'command',
+  'zone_fill',
+  'day_tally',
+  'feed_day',
+  'wish',
+  'job',
+  'reading',
+  'container',
+] as const;
+
+/** Empties the tables of one household, or of every one when `id` is null. Reference data stays. */
+export async function clearHouseholds(sql: Sql, id: number | null): Promise<void> {
+  const its = `(:id IS NULL OR household_id = :id)`;
+  for (const table of OF_HOUSEHOLD) await sql.run(`DELETE FROM ${table} WHERE ${its}`, { id });
+  await sql.run(`UPDATE zone SET parent_id = NULL WHERE ${its}`, { id });
+  for (const table of ['zone', 'compartment', 'appliance'])
+    await sql.run(`DELETE FROM ${table} WHERE ${its}`, { id });
+  await sql.run(`DELETE FROM food WHERE household_id IS NOT NULL AND ${its}`, { id });
+  await sql.run(`DELETE FROM household WHERE :id IS NULL OR id = :id`, { id });
 }

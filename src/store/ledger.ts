@@ -10,6 +10,8 @@ export interface CommandRecord {
   at: string;
   recordedAt: string;
   note: string;
+  /** Who told it, as chosen on the device; `null`: nobody said. */
+  toldBy: string | null;
 }
 
 /** When the newest command of a household was recorded, ISO 8601; `null`: none yet. */
@@ -46,8 +48,8 @@ export async function readFirstAt(sql: Sql, householdId: number): Promise<string
 export async function claimCommand(sql: Sql, householdId: number, command: CommandRecord): Promise<boolean> {
   try {
     await sql.run(
-      `INSERT INTO command (id, household_id, type, digest, at, recorded_at, says, note)
-       VALUES (:id, :householdId, :type, :digest, :at, :recordedAt, '', :note)`,
+      `INSERT INTO command (id, household_id, type, digest, at, recorded_at, says, note, told_by)
+       VALUES (:id, :householdId, :type, :digest, :at, :recordedAt, '', :note, :toldBy)`,
       { ...command, householdId, at: toSqlInstant(command.at), recordedAt: toSqlInstant(command.recordedAt) },
     );
     return true;
@@ -215,6 +217,7 @@ export interface LedgerEntry {
   /** What the door noticed, such as a clock set back. */
   note: string;
   codes: string[];
+  toldBy: string | null;
 }
 
 /**
@@ -239,8 +242,9 @@ export async function readLedger(
     undoes: string | null;
     note: string;
     codes: string | null;
+    told_by: string | null;
   }>(
-    `SELECT command.id, command.type, command.at, command.recorded_at, command.says, command.undone_by, command.undoes, command.note,
+    `SELECT command.id, command.type, command.at, command.recorded_at, command.says, command.undone_by, command.undoes, command.note, command.told_by,
             (SELECT GROUP_CONCAT(package.code ORDER BY event.seq SEPARATOR ' ')
                FROM ledger_event AS event
                JOIN package ON package.id = event.package_id
@@ -268,6 +272,7 @@ export async function readLedger(
     undone: row.undone_by !== null,
     undoes: row.undoes,
     note: row.note,
+    toldBy: row.told_by,
     codes: row.codes === null ? [] : row.codes.split(' '),
   }));
 }

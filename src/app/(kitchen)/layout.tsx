@@ -29,14 +29,14 @@ export const viewport: Viewport = {
 export default async function RootLayout({ children }: { children: ReactNode }) {
   const shell = await readShell();
   return (
-    <html lang="en">
+    <html lang="en" data-household={shell?.household.id}>
       <body className="bg-rime text-ink">
         {shell ? (
           <DoorProvider>
             <a href="#main" className="button absolute -top-20 left-2 z-50 focus:top-2">
               Skip to the page
             </a>
-            <TopBar temperatures={shell.temperatures} />
+            <TopBar shell={shell} />
             <main id="main" className="px-3 pt-3 pb-36 sm:px-6 sm:pb-24">
               {children}
             </main>

@@ -1,5 +1,6 @@
 import { headers } from 'next/headers';
-import { notFound } from 'next/navigation';
+import { notFound, redirect } from 'next/navigation';
+import { asksWhichDoor } from '@/services/household/households';
 import { orNotFound } from '@/services/door/problem';
 import { todayText } from '@/services/today/seenToday';
 import { readToday } from '@/services/today/today';
@@ -8,6 +9,7 @@ import { TodayBench } from '@/ui/today/TodayBench';
 
 export default async function TodayPage({ searchParams }: { searchParams: Search }) {
   const { scope } = await textsOf(searchParams, 'scope');
+  if (await asksWhichDoor()) redirect('/start');
   const view = await orNotFound(readToday({ scope }));
   if (!view) notFound();
   return <TodayBench told={todayText(view)} phone={(await headers()).get('x-orderly-frost-phone') === '1'} />;

@@ -64,7 +64,14 @@ describe('taking an amount', () => {
     expect(codes(packages, 400, 6)).toEqual([['COLD', 500]]);
     expect(allocate(packages, 400, 'g', 6).passed[0]?.why).toMatch(/12 hours to thaw; there are 6/);
     expect(codes(packages, 400, 12)).toEqual([['ICE', 500]]);
-    expect(codes(packages, 400)).toEqual([['ICE', 500]]);
+    // Nobody said for when: it is for now.
+    expect(codes(packages, 400)).toEqual([['COLD', 500]]);
+    expect(codes(packages, 600)).toEqual([
+      ['ICE', 500],
+      ['COLD', 500],
+    ]);
+    const cheese = [pack(400, 2, { code: 'BLOCK', cuts: true })];
+    expect(codes(cheese, 200)).toEqual([['BLOCK', 200]]);
   });
 
   it('opened before whole, safety before quality, never what is unfit or counted otherwise', () => {

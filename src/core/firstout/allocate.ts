@@ -19,6 +19,8 @@ export interface AllocatedPackage {
   unfit: string | null;
   /** Cautious hours to thaw; 0 unless frozen. */
   thawHours: number;
+  /** A knife or a spoon takes a part of it while it is not frozen: cheese, butter, spreads. */
+  cuts?: boolean;
 }
 
 export interface Allocation {
@@ -35,11 +37,16 @@ const SPLITTABLE: readonly (Form | null)[] = ['loose', 'cubes', 'scored', 'slice
 
 /**
  * True when a part may be taken and the rest goes on: loose pieces, cubes, scored sheets, interleaved slices, counted
- * pieces that are not frozen together, and liquids that are not frozen.
+ * pieces that are not frozen together, and liquids and what is cut that are not frozen.
  */
-export function canSplit({ form, unit, state }: Pick<AllocatedPackage, 'form' | 'unit' | 'state'>): boolean {
+export function canSplit({
+  form,
+  unit,
+  state,
+  cuts = false,
+}: Pick<AllocatedPackage, 'form' | 'unit' | 'state' | 'cuts'>): boolean {
   if (SPLITTABLE.includes(form)) return true;
-  return state !== 'frozen' && state !== 'thawing' && (unit === 'ml' || unit === 'pc');
+  return state !== 'frozen' && state !== 'thawing' && (unit === 'ml' || unit === 'pc' || cuts);
 }
 
 /** Why a package is passed over, or `null`. */
@@ -65,6 +72,19 @@ function byDate(sorted: readonly AllocatedPackage[]): AllocatedPackage[][] {
   return groups;
 }
 
+/** Nobody said for when, so it is for now: what is frozen is left where it is while there is enough that is not. */
+function passFrozen(
+  fit: AllocatedPackage[],
+  passed: { found: AllocatedPackage; why: string }[],
+  wanted: number,
+): void {
+  const ready = fit.filter(({ state }) => state !== 'frozen');
+  if (ready.reduce((sum, { amount }) => sum + amount, 0) < wanted) return;
+  const frozen = fit.filter(({ state }) => state === 'frozen');
+  passed.push(...frozen.map((found) => ({ found, why: 'frozen, and there is enough that is not' })));
+  fit.splice(0, fit.length, ...ready);
+}
+
 /**
  * Which packages to take for an amount of a food or of foods that stand in for each other (RULES 2): first out, never
  * passing an older one to fit better except among equal dates, where the least left over wins. The last one is split
@@ -88,6 +108,7 @@ export function allocate(
     if (why === null) fit.push(found);
     else passed.push({ found, why });
   }
+  if (hours === null) passFrozen(fit, passed, wanted);
   let need = wanted;
   let reached = '';
   for (const group of byDate(fit)) {

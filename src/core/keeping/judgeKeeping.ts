@@ -85,6 +85,8 @@ function tellStart(state: KeepingState, kase: KeepingCase, event: HistoryEvent):
   const frozen = event.frozen ?? false;
   if (frozen) boughtFrozenDates(state, kase, event.c);
   else startDates(state, kase, event.did);
+  if (event.about)
+    noteRule(state, 'A1', event.about, 'as remembered by the household; the earliest day it can mean');
   const rate = chilledRate(state.celsius);
   if (!frozen && rate > 1) {
     noteRule(

@@ -62,11 +62,40 @@ function grown(
   return Math.min(box.widthMm, box.heightMm, box.depthMm) >= LEAST_MM && clear(box, others) ? box : null;
 }
 
+/** True when one looks in and sees another zone where the box is: behind it, or in a chest below it. */
+function isHidden(box: Box, others: readonly Box[], lookedIn: 'front' | 'lid' | null): boolean {
+  if (lookedIn === null) return false;
+  const flat = ({ yMm, heightMm, zMm, depthMm, ...rest }: Box): Box =>
+    lookedIn === 'front'
+      ? { ...rest, yMm, heightMm, zMm: 0, depthMm: 1 }
+      : { ...rest, yMm: 0, heightMm: 1, zMm, depthMm };
+  const nearer = (other: Box): boolean => (lookedIn === 'front' ? other.zMm < box.zMm : other.yMm < box.yMm);
+  return others.some((other) => nearer(other) && overlapOf(flat(box), flat(other)) !== null);
+}
+
+/**
+ * Where a zone of this kind may stand: never hidden behind another. In a chest, where all stands below something, only when nothing
+ * is free on top.
+ */
+function placeFor(
+  { shape }: ApplianceDrawing,
+  kind: ZoneKind,
+  room: Box,
+  others: readonly Box[],
+  wanted: Pick<Box, 'widthMm' | 'heightMm' | 'depthMm'>,
+): Box | null {
+  if (room.depthMm < LEAST_MM) return null;
+  if (shape !== 'chest') return freePlace(room, others, wanted, 'front');
+  const onTop = kind === 'layer' ? null : freePlace(room, others, wanted, 'lid');
+  return onTop ?? freePlace(room, others, wanted, null);
+}
+
 /** The first free place for a box, from the top, then the left, then the front; made smaller where it must be. */
 function freePlace(
   room: Box,
   others: readonly Box[],
   wanted: Pick<Box, 'widthMm' | 'heightMm' | 'depthMm'>,
+  lookedIn: 'front' | 'lid' | null,
 ): Box | null {
   const starts = (start: 'xMm' | 'yMm' | 'zMm', size: 'widthMm' | 'heightMm' | 'depthMm'): number[] =>
     [...new Set([0, ...others.map((other) => other[start] + other[size])])]
@@ -78,7 +107,7 @@ function freePlace(
     for (const xMm of starts('xMm', 'widthMm')) {
       for (const zMm of starts('zMm', 'depthMm')) {
         const box = grown({ xMm, yMm, zMm }, wanted, room, others);
-        if (!box) continue;
+        if (!box || isHidden(box, others, lookedIn)) continue;
         const share =
           (box.widthMm / wanted.widthMm) * (box.heightMm / wanted.heightMm) * (box.depthMm / wanted.depthMm);
         if (share > bestShare + 1e-9) [best, bestShare] = [box, share];
@@ -121,7 +150,7 @@ export function addZone(drawing: ApplianceDrawing, kind: ZoneKind, into: Into, i
     heightMm: Math.min(heightMm, room.heightMm),
     depthMm: Math.min(depthMm ?? room.depthMm, room.depthMm),
   };
-  const place = room.depthMm < LEAST_MM ? null : freePlace(room, others, wanted);
+  const place = placeFor(drawing, kind, room, others, wanted);
   const where = parent ? parent.name : side === 'door' ? 'the door' : inside.name || drawing.name;
   if (!place)
     throw new Refusal(
@@ -169,7 +198,7 @@ export function freePlaceFor(drawing: ApplianceDrawing, id: string, place: strin
     heightMm: Math.min(zone.heightMm, room.heightMm),
     depthMm: Math.min(zone.depthMm, room.depthMm),
   };
-  const found = room.depthMm < LEAST_MM ? null : freePlace(room, others, wanted);
+  const found = placeFor(drawing, zone.kind, room, others, wanted);
   if (!found) throw new Refusal('D3', `There is no room left there for ${zone.name}.`);
   const moved = drawing.zones.map((one) =>
     one.id === id

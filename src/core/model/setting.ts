@@ -5,9 +5,20 @@ import type { ApplianceDrawing } from './drawing';
 import type { Haul, HaulLine, LearnedCode } from './haul';
 import type { Container } from './container';
 import type { Caution } from './history';
+import type { UnitSystem } from '../units/readAmount';
 
 /** What a household decides for itself. */
 export interface HouseholdSettings {
+  name: string;
+  /** IANA name. */
+  timeZone: string;
+  /** ISO 4217. */
+  currency: string;
+  units: UnitSystem;
+  /** Day or month first in figures. */
+  dateOrder: 'dmy' | 'mdy';
+  /** Names of who lives there. */
+  people: string[];
   caution: Caution;
   /** Time of day of its heads-ups, `HH:MM` in its own time zone. */
   notifyAt: string;

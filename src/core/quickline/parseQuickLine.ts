@@ -1,5 +1,5 @@
 import type { Food } from '../model/food';
-import type { FoodIndex, NamedFood } from '../foods/findFood';
+import { findFood, type FoodIndex, type NamedFood } from '../foods/findFood';
 import { isSoldFrozen } from '../foods/isSoldFrozen';
 import { isUnit } from '../units/readAmount';
 import { sayAmount } from '../units/sayAmount';
@@ -116,7 +116,10 @@ function freezeByPlace(draft: QuickDraft, food: NamedFood & Partial<Pick<Food, '
   }
   const frozen = draft.start?.frozen ?? false;
   if (zone?.cold === 'freezer' && line.frozenOn === null && !frozen)
-    line.frozenOn = draft.about === '' ? vocabulary.today : (draft.start?.on ?? vocabulary.today);
+    line.frozenOn =
+      draft.about === '' && vocabulary.zoneId === undefined
+        ? vocabulary.today
+        : (draft.start?.on ?? vocabulary.today);
   const keptFrozen =
     food.fridgeDaysMax === 0 || (isSoldFrozen(food) && start.did !== 'cooked' && !draft.placed);
   if (!keptFrozen || zone?.cold === 'freezer' || (vocabulary.placedLater && !draft.placed)) return;
@@ -142,6 +145,28 @@ function freezeByPlace(draft: QuickDraft, food: NamedFood & Partial<Pick<Food, '
   );
 }
 
+/** "… like pears": a food that is not known is kept like one that is. */
+function readLike<F extends NamedFood>(
+  text: string,
+  { foods }: QuickVocabulary<F>,
+): { from: number; to: number; food: F | null; says: string; candidates: string[] } | null {
+  const found = /\s+like:?\s+([^>@/,;→]*[^>@/,;→\s])/i.exec(text);
+  const name = found?.[1]?.trim() ?? '';
+  if (!found || name === '') return null;
+  const near = findFood(foods, name);
+  const to = found.index + found[0].length;
+  if (!('candidates' in near)) return { from: found.index, to, food: near.found, says: '', candidates: [] };
+  return {
+    from: found.index,
+    to,
+    food: null,
+    says: `“${name}” is not known either. Like what?`,
+    candidates: near.candidates
+      .slice(0, 4)
+      .map((one) => ` like ${one.name.toLowerCase().replaceAll(',', '')}`),
+  };
+}
+
 /** The cook's own word with a capital letter, as it stands on the label. */
 function sayCalled(typed: string): string {
   return typed.charAt(0).toUpperCase() + typed.slice(1);
@@ -161,9 +186,10 @@ export function parseQuickLine<F extends NamedFood & Partial<Pick<Food, 'group' 
   text: string,
   vocabulary: QuickVocabulary<F>,
 ): QuickReading {
-  const tokens = quickTokens(text);
+  const like = readLike(text, vocabulary);
+  const tokens = quickTokens(text).filter(({ from }) => !like || from < like.from || from >= like.to);
   const [first] = tokens;
-  if (!first) return { text, parts: [], faults: [], line: null };
+  if (!first) return { text, parts: [], faults: [], ownFood: null, line: null };
   const run = runOf(vocabulary.foods, tokens);
   const draft = new QuickDraft(
     text,
@@ -183,6 +209,8 @@ export function parseQuickLine<F extends NamedFood & Partial<Pick<Food, 'group' 
   const lastOf = stretch ? tokens[stretch.to - 1] : undefined;
   const typed = firstOf && lastOf ? text.slice(firstOf.from, lastOf.to) : '';
   let food: F | null = null;
+  let ownFood: QuickReading['ownFood'] = null;
+  if (like && !like.food) draft.fault(like, like.to, like.says, like.candidates);
   if (!firstOf || !lastOf) draft.fault(first, first.to, 'Begin with the food: trout 1.6 kg.');
   else {
     const words = wordsOf(typed);
@@ -196,7 +224,14 @@ export function parseQuickLine<F extends NamedFood & Partial<Pick<Food, 'group' 
       .map(({ lower }) => lower);
     const rival = run?.rival;
     const read = rival ? askWhich(typed, [run.food, rival]) : readFoodWords(vocabulary, words, said);
-    if ('guessed' in read) {
+    if (like?.food && !('guessed' in read && !read.guessed)) {
+      food = like.food;
+      ownFood = {
+        name: sayCalled(words.filter((word) => !FILLER_WORDS.has(word.toLowerCase())).join(' ')),
+        copy: food.id,
+      };
+      draft.part('food', firstOf, lastOf.to, `${ownFood.name}, a food of your own, kept like ${food.name}`);
+    } else if ('guessed' in read) {
       food = read.food;
       const says = read.guessed ? `${food.name} (from “${typed}”)` : food.name;
       draft.part('food', firstOf, lastOf.to, says, read.guessed);
@@ -231,16 +266,18 @@ export function parseQuickLine<F extends NamedFood & Partial<Pick<Food, 'group' 
     );
   }
   const parts = [...draft.parts].sort((a, b) => a.from - b.from);
-  if (!food || !settled || draft.faults.length > 0) return { text, parts, faults: draft.faults, line: null };
+  if (!food || !settled || draft.faults.length > 0)
+    return { text, parts, faults: draft.faults, ownFood: null, line: null };
   const start = draft.start ?? { did: 'bought' as const, on: earliest(draft) };
   return {
     text,
     parts,
     faults: [],
+    ownFood,
     line: {
       ...draft.line,
       packs: settled.packs,
-      food: food.id,
+      food: ownFood?.name ?? food.id,
       called: sayCalled(typed),
       amount: settled.amount,
       unit: settled.unit,

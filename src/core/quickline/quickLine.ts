@@ -58,7 +58,7 @@ export interface QuickVocabulary<F extends NamedFood = NamedFood> {
   dateOrder?: DateOrder;
   /** How often each food is here, by id: of several that may be meant the likeliest. */
   here?: Readonly<Record<string, number>>;
-  /** Where the line goes when it names no place: into this zone (first fill). */
+  /** Where what the line names lies already (first fill): a date is the day it came there, frozen if it is a freezer. */
   zoneId?: string;
   /** True where a place is found afterwards (the bench), so that none need be asked for. */
   placedLater?: boolean;
@@ -69,5 +69,7 @@ export interface QuickReading {
   text: string;
   parts: QuickPart[];
   faults: QuickFault[];
+  /** A food made with the line: the line names it, its figures are those of `copy`. */
+  ownFood: { name: string; copy: string } | null;
   line: IntakeLine | null;
 }

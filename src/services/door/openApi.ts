@@ -5,6 +5,13 @@ import { placementSchema } from '../calculators/placement';
 import { QUERIES } from './queries';
 import { DOOR } from './readCommands';
 import { cutForecastSchema } from '../outage/cutForecast';
+import {
+  demoSchema,
+  householdIdSchema,
+  newHouseholdSchema,
+  personSchema,
+  removeHouseholdSchema,
+} from '../household/households';
 import { keepingSchema, portionsSchema } from '../calculators/estimates';
 import { freezeSchema, thawSchema } from '../calculators/heat';
 import { outageSchema, stockOutageSchema } from '../outage/outage';
@@ -110,6 +117,7 @@ const READ: Record<string, [summary: string, query?: Joi.ObjectSchema, kind?: 'p
   '/api/v1/vocabulary': ['Foods and zones for the quick line'],
   '/api/v1/ledger': ['What happened, newest first', QUERIES.ledger],
   '/api/v1/labels': ['Labels as PDF', QUERIES.labels, 'pdf'],
+  '/api/v1/households': ['Households to choose from, and which this device shows'],
   '/api/v1/health': ['Database reached, migrations current'],
   '/api/v1/openapi.json': ['This page'],
 };
@@ -146,6 +154,14 @@ export function openApi() {
       '/api/v1/commands': send('Run one command or a list, all or nothing', {
         oneOf: [{ ...command }, { type: 'array', items: command }],
       }),
+      '/api/v1/households/add': send(
+        'A household of one’s own; shown here from now on',
+        swagger(newHouseholdSchema),
+      ),
+      '/api/v1/households/choose': send('Show another household on this device', swagger(householdIdSchema)),
+      '/api/v1/households/person': send('Who uses this device; empty: nobody says', swagger(personSchema)),
+      '/api/v1/households/demo': send('Put the demo back as it was at first', swagger(demoSchema)),
+      '/api/v1/households/remove': send('Delete a household, by its name', swagger(removeHouseholdSchema)),
       ...Object.fromEntries(Object.keys(READ).map((address) => [address, read(address)])),
       '/api/v1/estimates/keeping': send('Dates of a food from its history', swagger(keepingSchema)),
       '/api/v1/estimates/thaw': send('Hours to thaw, with the curve', swagger(thawSchema)),

@@ -14,6 +14,7 @@ import {
   readLastRecorded,
 } from '@/store/ledger';
 import { now } from './clock';
+import { chosenPerson } from '../household/chosen';
 import { keptKitchen } from '../household/kept';
 import { loadReference, ourHousehold, referenceOf } from '../household/household';
 import { Problem } from './problem';
@@ -73,6 +74,7 @@ async function runOne(
   read: ReadCommand,
   household: Household,
   standing: Standing,
+  person: string | null,
 ): Promise<CommandAnswer> {
   const { kind, command } = read;
   await refuseBeforeAll(db, command, household.id);
@@ -83,6 +85,7 @@ async function runOne(
     digest: digestOf(command),
     at: command.at,
     ...recorded,
+    toldBy: household.settings.people.find((name) => name === person) ?? null,
   });
   if (!claimed) throw new Problem(409, 'id-used', 'This command id was used for something else.');
   const { world, past } = await loadWorld(db, read, household, standing);
@@ -138,11 +141,14 @@ async function standingOf(db: Sql, household: Household, begun: Household): Prom
  * Runs commands under their household's lock, which is held until the transaction ends: caution, wishes and own foods are those
  * that stand then, also when another server copy has just set them. What was run before answers as the first time, and the rest
  * of a list is run.
+ *
+ * @param person who tells them, by the name chosen on the device; only one who lives there is written down
  */
 export async function runLocked(
   db: Sql,
   commands: readonly ReadCommand[],
   householdId: number,
+  person: string | null = null,
 ): Promise<CommandAnswer[]> {
   const answers: CommandAnswer[] = [];
   let begun: Household | null = null;
@@ -155,7 +161,7 @@ export async function runLocked(
       continue;
     }
     begun ??= household;
-    answers.push(await runOne(db, read, household, await standingOf(db, household, begun)));
+    answers.push(await runOne(db, read, household, await standingOf(db, household, begun), person));
   }
   return answers;
 }
@@ -169,5 +175,6 @@ export async function runLocked(
 export async function runCommands(body: unknown): Promise<CommandAnswer[]> {
   const commands = readCommands(body, now());
   const household = await ourHousehold();
-  return transaction((db) => runLocked(db, commands, household.id));
+  const person = await chosenPerson();
+  return transaction((db) => runLocked(db, commands, household.id, person));
 }

@@ -17,9 +17,15 @@ import type { Job } from '@/core/model/setting';
 import type { Container } from '@/core/model/container';
 import { parseQuickLine } from '@/core/quickline/parseQuickLine';
 import type { QuickVocabulary } from '@/core/quickline/quickLine';
-import { alone, sql, transaction } from '@/store/database';
+import { alone, type Sql, sql, transaction } from '@/store/database';
 import { dropReferenceDigest, putFood, putReferenceDigest, readReferenceDigest } from '@/store/foods';
-import { addHousehold, clearHouseholds, readHousehold, renewFiguresVersion } from '@/store/households';
+import {
+  addHousehold,
+  clearHouseholds,
+  readHousehold,
+  readHouseholds,
+  renewFiguresVersion,
+} from '@/store/households';
 import { putContainer } from '@/store/containers';
 import { putMeasured } from '@/store/readings';
 import { readStock } from '@/store/packages';
@@ -28,6 +34,7 @@ import { todayIn } from '../door/clock';
 import { drawIn } from '../door/putSetting';
 import { newFeedKey } from '../door/loadWorld';
 import { runCommands } from '../door/runCommands';
+import { inHousehold } from './chosen';
 import { readVocabulary } from './foods';
 import { foodNamed, loadReference, ourHousehold, referenceOf } from './household';
 import { toApiLine } from '../door/apiLine';
@@ -63,6 +70,7 @@ interface DemoEvent {
 
 interface DemoHousehold {
   household: { name: string; timeZone: string; currency: string; caution: Caution };
+  people: string[];
   appliances: DemoAppliance[];
   containers: Omit<Container, 'id'>[];
   jobs: (Pick<Job, 'kind' | 'name' | 'everyDays'> & { daysAgo: number; frostMm?: number })[];
@@ -111,11 +119,13 @@ function toDrawing({ compartments, ...appliance }: DemoAppliance): {
   return { drawing, measured };
 }
 
-async function addKitchen(demo: DemoHousehold): Promise<void> {
-  await transaction(async (db) => {
+async function addKitchen(demo: DemoHousehold): Promise<number> {
+  return transaction(async (db) => {
     const householdId = await addHousehold(db, {
       ...demo.household,
+      demo: true,
       settings: {
+        people: demo.people,
         caution: demo.household.caution,
         notifyAt: '08:00',
         leadChilled: USUAL_LEAD.chilled,
@@ -149,6 +159,7 @@ async function addKitchen(demo: DemoHousehold): Promise<void> {
     for (const { copy, ...own } of demo.foods)
       await putFood(db, householdId, { ...foodNamed(index, copy), ...own });
     await renewFiguresVersion(db, householdId);
+    return householdId;
   });
 }
 
@@ -203,7 +214,7 @@ async function runEvent(event: DemoEvent, instant: string): Promise<void> {
 /** The demo household, relative to today. Its packages come in through the same door as everything else. */
 async function seedDemo(): Promise<void> {
   const demo = JSON.parse(await readFile(FILE, 'utf8')) as DemoHousehold;
-  await addKitchen(demo);
+  const householdId = await addKitchen(demo);
   const today = todayIn(demo.household.timeZone);
   const instantOf = (daysAgo: number, hour: number): string => {
     const wanted = `${addDays(today, -daysAgo)}T${String(hour).padStart(2, '0')}:00:00.000Z`;
@@ -223,7 +234,9 @@ async function seedDemo(): Promise<void> {
       run: (at: string) => storeLines(lines, at),
     })),
   ].sort((a, b) => (a.at < b.at ? -1 : 1));
-  for (const { at, run } of steps) await run(at);
+  await inHousehold(householdId, async () => {
+    for (const { at, run } of steps) await run(at);
+  });
 }
 
 /** Stands in the store while the demo moves in: a start that finds it knows that the last one was killed. */
@@ -235,9 +248,14 @@ async function moveIn(): Promise<void> {
   await dropReferenceDigest(sql(), MOVING_IN);
 }
 
+/** Empties what there is of the demo. */
+async function clearDemo(db: Sql): Promise<void> {
+  for (const { id, demo } of await readHouseholds(db)) if (demo) await clearHouseholds(db, id);
+}
+
 /**
- * Seeds the demo household when there is none at all, or when a start before this one was killed while it moved in: half a
- * household is none. Of two starts at once one waits for the other.
+ * Seeds the demo household when there is no household at all, or when a start before this one was killed while it moved in:
+ * half a household is none. Of two starts at once one waits for the other.
  *
  * @returns true when it did
  */
@@ -245,7 +263,7 @@ export function seedWhenEmpty(): Promise<boolean> {
   return alone('demo', async () => {
     const half = (await readReferenceDigest(sql(), MOVING_IN)) !== null;
     if (!half && (await readHousehold(sql(), null))) return false;
-    if (half) await transaction(clearHouseholds);
+    if (half) await transaction(clearDemo);
     await moveIn();
     return true;
   });
@@ -254,7 +272,15 @@ export function seedWhenEmpty(): Promise<boolean> {
 /** Throws away every household of this database and begins again with the demo. */
 export function resetDemo(): Promise<void> {
   return alone('demo', async () => {
-    await transaction(clearHouseholds);
+    await transaction((db) => clearHouseholds(db, null));
+    await moveIn();
+  });
+}
+
+/** Puts the demo back as it was at first; nobody else's household is touched. */
+export function putDemoBack(): Promise<void> {
+  return alone('demo', async () => {
+    await transaction(clearDemo);
     await moveIn();
   });
 }

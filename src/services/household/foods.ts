@@ -1,5 +1,8 @@
 import { foodsWithWords, nearestFoods } from '@/core/foods/findFood';
+import { sql } from '@/store/database';
+import { readFoodCounts } from '@/store/bought';
 import { viewContext } from './context';
+import { keptSince } from './kept';
 import { toPlace } from '../stock/packageView';
 import { Problem } from '../door/problem';
 
@@ -90,6 +93,9 @@ export async function readVocabulary() {
   const { reference, kitchen, today, household } = await viewContext();
   return {
     today,
+    units: household.settings.units,
+    dateOrder: household.settings.dateOrder,
+    here: await keptSince(household, 'here', () => readFoodCounts(sql(), household.id)),
     currency: household.currency,
     caution: household.settings.caution,
     foods: reference.foods.filter(({ retired }) => !retired),

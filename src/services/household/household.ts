@@ -10,11 +10,22 @@ import { readFoodRows, readOutageClasses } from '@/store/foods';
 import { type Household, readHousehold } from '@/store/households';
 import { readWishes } from '@/store/wishes';
 import { Problem } from '../door/problem';
+import { toldHousehold } from './chosen';
 
-/** The household this server keeps: `HOUSEHOLD_ID`, else the first. @throws Problem 404 when there is none yet */
+/**
+ * The household that is meant: the one this server is kept to (`HOUSEHOLD_ID`), else the one this work is done in or the device
+ * chose, else the own one made last, else the first.
+ *
+ * @throws Problem 404 when there is none yet, or a page still speaks of one that is gone
+ */
 export async function ourHousehold(): Promise<Household> {
-  const wanted = process.env.HOUSEHOLD_ID;
-  const household = await readHousehold(sql(), wanted ? Number(wanted) : null);
+  const kept = process.env.HOUSEHOLD_ID;
+  const told = await toldHousehold();
+  const wanted = kept ? Number(kept) : told.id;
+  const household =
+    (await readHousehold(sql(), wanted)) ?? (told.firmly ? null : await readHousehold(sql(), null));
+  if (!household && told.firmly)
+    throw new Problem(404, 'no-household', 'This household is not there any more. Load the page again.');
   if (!household)
     throw new Problem(404, 'no-household', 'There is no household yet. Start with `npm start`.');
   return household;

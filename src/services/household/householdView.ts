@@ -1,4 +1,5 @@
 import type { HouseholdSettings } from '@/core/model/setting';
+import { chosenPerson } from './chosen';
 import { viewContext } from './context';
 import { publicUrl } from '../papers/publicUrl';
 
@@ -6,6 +7,9 @@ import { publicUrl } from '../papers/publicUrl';
 export interface HouseholdView {
   name: string;
   time_zone: string;
+  id: number;
+  demo: boolean;
+  person: string | null;
   settings: Omit<HouseholdSettings, 'feedKey'>;
   calendar_address: string;
   foods: number;
@@ -16,9 +20,13 @@ export interface HouseholdView {
 /** What a household decides for itself. */
 export async function readHouseholdView(): Promise<HouseholdView> {
   const { household, reference } = await viewContext();
+  const person = await chosenPerson();
   const { feedKey, ...settings } = household.settings;
   const listed = reference.foods.filter(({ retired }) => !retired);
   return {
+    id: household.id,
+    demo: household.demo,
+    person: settings.people.find((name) => name === person) ?? null,
     name: household.name,
     time_zone: household.timeZone,
     settings,

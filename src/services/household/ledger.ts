@@ -24,6 +24,8 @@ export interface LedgerLine {
   undoes: string | null;
   /** What the door noticed, such as a clock set back. */
   note: string;
+  /** Who told it; `null`: nobody said. */
+  told_by: string | null;
 }
 
 export interface LedgerView {
@@ -72,6 +74,7 @@ export async function readLedgerPage(query: {
       undone: entry.undone,
       undoes: entry.undoes,
       note: entry.note,
+      told_by: entry.toldBy,
     })),
     next: entries.length > limit && last ? `${last.recordedAt}_${last.id}` : null,
   };

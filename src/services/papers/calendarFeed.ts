@@ -5,6 +5,8 @@ import { instantInZone } from '@/core/calendar/instantInZone';
 import { sayAmount } from '@/core/units/sayAmount';
 import { sql, transaction } from '@/store/database';
 import { type FeedDay, lockFeedDays, putFeedDay, readTold, type ToldPackage } from '@/store/feed';
+import { readHouseholdByFeed } from '@/store/households';
+import { inHousehold } from '../household/chosen';
 import { viewContext } from '../household/context';
 import { Problem } from '../door/problem';
 import { publicUrl } from './publicUrl';
@@ -113,6 +115,12 @@ function isKey(given: string, kept: string): boolean {
  * @throws Problem 404 for a wrong key, as if nothing were there
  */
 export async function readCalendarFeed(key: string): Promise<string> {
+  const its = await readHouseholdByFeed(sql(), key);
+  if (its === null) throw new Problem(404, 'not-found', 'There is no calendar at this address.');
+  return inHousehold(its, () => feedOf(key));
+}
+
+async function feedOf(key: string): Promise<string> {
   const { household, kitchen, today, at } = await viewContext();
   const { feedKey, notifyAt } = household.settings;
   if (!isKey(key, feedKey)) throw new Problem(404, 'not-found', 'There is no calendar at this address.');

@@ -2,6 +2,8 @@ import { SAFE_CHILL_C } from '@/core/model/limits';
 import { counterClock } from '@/core/haul/counterClock';
 import { DatabaseGone, sql } from '@/store/database';
 import { readBenchLines } from '@/store/hauls';
+import { readHouseholds } from '@/store/households';
+import { chosenPerson } from '../household/chosen';
 import { now } from '../door/clock';
 import { readCounter, viewContext } from '../household/context';
 import { keptSince } from '../household/kept';
@@ -10,6 +12,12 @@ import { type CounterItem, toCounter } from '../haul/counter';
 
 /** What stands around every page. */
 export interface Shell {
+  household: { id: number; name: string; demo: boolean };
+  /** The one other household, to change over in one press; `null`: there is none. */
+  other: { id: number; name: string } | null;
+  /** Who uses this device; `null`: nobody said. */
+  person: string | null;
+  people: string[];
   temperatures: { name: string; words: string; warm: boolean }[];
   counter: CounterItem[];
   /** What stands on the haul bench, not packed yet; `null`: nothing. */
@@ -23,7 +31,9 @@ export async function readShell(): Promise<Shell | null> {
   try {
     const context = await viewContext();
     const { household } = context;
-    const [onCounter, onBench] = await Promise.all([
+    const [all, person, onCounter, onBench] = await Promise.all([
+      readHouseholds(sql()),
+      chosenPerson(),
       readCounter(household),
       keptSince(household, 'bench', () => readBenchLines(sql(), household.id)),
     ]);
@@ -32,7 +42,12 @@ export async function readShell(): Promise<Shell | null> {
       const clock = food && counterClock(line, food, now(), hot);
       return clock && clock.left !== null && clock.level !== 'cold' ? [clock.left] : [];
     });
+    const others = process.env.HOUSEHOLD_ID ? [] : all.filter(({ id }) => id !== household.id);
     return {
+      household: { id: household.id, name: household.name, demo: household.demo },
+      other: others.find(({ own }) => own) ?? others.find(({ demo }) => demo) ?? null,
+      person: household.settings.people.find((name) => name === person) ?? null,
+      people: household.settings.people,
       bench:
         onBench.length === 0
           ? null

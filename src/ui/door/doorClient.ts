@@ -19,6 +19,8 @@ export interface Sending {
   commands: (NewCommand & { id: string })[];
   /** When the cook told them, by this device's clock, ms. */
   toldAt: number;
+  /** The household of the page they were told on. */
+  household?: string;
   /** How often they were sent. */
   sent: number;
   /** They were told before this page was loaded: nobody on it waits for their answer. */
@@ -54,6 +56,7 @@ async function send(sending: Sending): Promise<DoorAnswer[]> {
   sending.sent += 1;
   const { answers } = await postJson<{ answers: DoorAnswer[] }>('/api/v1/commands', body, {
     signal: AbortSignal.timeout(ASK_AGAIN_MS),
+    ...(sending.household === undefined ? {} : { household: sending.household }),
   });
   return answers;
 }

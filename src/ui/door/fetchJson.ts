@@ -14,14 +14,26 @@ interface ErrorBody {
   error?: { message?: string; code?: string; rule?: string };
 }
 
+/** By this the door knows which household a page shows, whatever this device chose meanwhile. */
+const HOUSEHOLD_HEADER = 'x-orderly-frost-household';
+
+/** The household this page shows; empty: the page shows none. */
+export const shownHousehold = (): string => document.documentElement.dataset.household ?? '';
+
 /** Longer than the server takes for anything it still answers. */
 const GIVE_UP_MS = 70_000;
 
+/** `household`: another one than the page shows. */
+type ForHousehold = RequestInit & { household?: string };
+
 /** Reads JSON from the API. @throws DoorError with a sentence for the cook; code `offline` when there was no answer at all */
-export async function fetchJson<Body>(address: string, init?: RequestInit): Promise<Body> {
+export async function fetchJson<Body>(address: string, init?: ForHousehold): Promise<Body> {
   let response: Response;
   try {
-    response = await fetch(address, { signal: AbortSignal.timeout(GIVE_UP_MS), ...init });
+    const { household = shownHousehold(), ...more } = init ?? {};
+    const headers = new Headers(more.headers);
+    if (household !== '') headers.set(HOUSEHOLD_HEADER, household);
+    response = await fetch(address, { signal: AbortSignal.timeout(GIVE_UP_MS), ...more, headers });
   } catch {
     throw new DoorError('The kitchen server does not answer. Try again in a moment.', 'offline', undefined);
   }
@@ -34,7 +46,7 @@ export async function fetchJson<Body>(address: string, init?: RequestInit): Prom
 }
 
 /** Posts JSON to the API. */
-export function postJson<Body>(address: string, body: unknown, init: RequestInit = {}): Promise<Body> {
+export function postJson<Body>(address: string, body: unknown, init: ForHousehold = {}): Promise<Body> {
   return fetchJson<Body>(address, {
     ...init,
     method: 'POST',

@@ -2,6 +2,7 @@
 
 import type { MutationOptions } from '@tanstack/react-query';
 import { v4 as newUuid } from 'uuid';
+import { shownHousehold } from './fetchJson';
 import { type DoorAnswer, doorClient, type NewCommand, type Sending, SENDING } from './doorClient';
 
 export { keepUnanswered } from './doorClient';
@@ -23,6 +24,7 @@ export async function sendCommands(commands: readonly NewCommand[]): Promise<Doo
   const sending: Sending = {
     commands: commands.map((command) => ({ id: newUuid(), ...command })),
     toldAt: Date.now(),
+    household: shownHousehold(),
     sent: 0,
   };
   const options = client.defaultMutationOptions<MutationOptions<DoorAnswer[], Error, Sending>>({

@@ -26,7 +26,7 @@ export function HeadsUpForm({ settings }: { settings: HouseholdView['settings'] 
         className="mt-3 grid gap-3 sm:grid-cols-2"
         onSubmit={(event) => {
           event.preventDefault();
-          if (!faulty) void act({ type: 'household.set', changes: wanted });
+          if (!faulty) void act({ type: 'household.set', changes: headsUps(wanted) });
         }}
       >
         <label>
@@ -67,6 +67,14 @@ export function HeadsUpForm({ settings }: { settings: HouseholdView['settings'] 
     </section>
   );
 }
+
+/** Only what stands in this form: the rest may have been changed meanwhile. */
+const headsUps = ({ caution, notifyAt, leadChilled, leadFrozen }: HouseholdView['settings']) => ({
+  caution,
+  notifyAt,
+  leadChilled,
+  leadFrozen,
+});
 
 function inRange(days: number, most: number): boolean {
   return Number.isInteger(days) && days >= 1 && days <= most;

@@ -35,7 +35,10 @@ export function LedgerList({ first }: { first: LedgerView }) {
               <b className="font-heading">
                 {entries[at - 1]?.day_words === entry.day_words ? '' : entry.day_words}
               </b>{' '}
-              <span className="text-slate">{entry.time_words}</span>
+              <span className="text-slate">
+                {entry.time_words}
+                {entry.told_by !== null && ` ${entry.told_by}`}
+              </span>
             </p>
             <p
               className={`col-span-2 row-start-2 sm:min-w-56 sm:flex-1 ${entry.undone ? 'text-slate line-through' : ''}`}

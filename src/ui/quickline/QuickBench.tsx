@@ -2,16 +2,25 @@
 
 import { type KeyboardEvent, useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
 import { completeQuickLine } from '@/core/quickline/completeQuickLine';
+import type { Food } from '@/core/model/food';
 import { parseQuickLine } from '@/core/quickline/parseQuickLine';
 import { readHalf } from '@/core/quickline/readHalf';
-import { toApiLine } from '@/services/door/apiLine';
-import { isTake, readTake } from '@/core/quickline/readTake';
+import type { FoodDetail } from '@/services/household/foodDetail';
+import type { LedgerView } from '@/services/household/ledger';
+import { fetchJson } from '../door/fetchJson';
+import { useRead } from '../door/useRead';
+import { storing } from './storing';
+import { choicesOf } from './Faults';
+import { VerbPanel } from './VerbPanel';
+import { readVerb, verbOf } from '@/core/quickline/readVerb';
 import { useDoor } from '../door/useDoor';
 import { onIntakeChange, presentIntake } from '../haul/haulIntake';
 import type { NewCommand } from '../door/doorClient';
+import { keepDraft } from './beginLine';
 import { previewLine } from './previewLine';
 import { QuickReadingPanel } from './QuickReadingPanel';
-import { mealTime, TakePanel } from './TakePanel';
+import { TakePanel } from './TakePanel';
+import { mealTime, verbPlan } from './verbCommands';
 import { useVocabulary } from './useVocabulary';
 
 const RECALLED = 'orderly-frost-lines';
@@ -39,11 +48,12 @@ export function QuickBench({
   entered: boolean;
   hint: string;
 }) {
-  const { act, busy } = useDoor();
+  const { act, busy, showPackage } = useDoor();
   const { vocabulary, fault, renew } = useVocabulary();
   const [text, setText] = useState(begin);
   const [open, setOpen] = useState(true);
-  const [storing, setStoring] = useState(false);
+  const [isStoring, setStoring] = useState(false);
+  useEffect(() => keepDraft(text), [text]);
   const back = useRef(-1);
   const input = useRef<HTMLInputElement>(null);
   useEffect(() => {
@@ -54,22 +64,29 @@ export function QuickBench({
 
   const intake = useSyncExternalStore(onIntakeChange, presentIntake, () => null);
   const half = useMemo(() => (intake ? readHalf(text) : { text, half: false }), [intake, text]);
-  const taking = useMemo(
-    () => (vocabulary && isTake(text) ? readTake(text, vocabulary) : null),
-    [text, vocabulary],
+  const verb = verbOf(text);
+  const doing = useMemo(
+    () => (vocabulary && verb !== null ? readVerb<Food>(text, vocabulary) : null),
+    [text, verb, vocabulary],
   );
+  const taking = doing?.verb === 'take' && (doing.amount !== null || doing.foods.length > 1) ? doing : null;
+  const [meant] = doing?.foods ?? [];
+  const { body: known } = useRead<FoodDetail>(meant && !taking ? `/api/v1/foods/${meant.id}` : null);
+  const plan = doing && known && known.food.id === meant?.id ? verbPlan(doing, known.packages) : null;
   const reading = useMemo(
     () =>
-      vocabulary && half.text.trim() !== '' && !isTake(text) ? parseQuickLine(half.text, vocabulary) : null,
-    [half, text, vocabulary],
+      vocabulary && half.text.trim() !== '' && verb === null
+        ? parseQuickLine<Food>(half.text, { ...vocabulary, placedLater: intake !== null })
+        : null,
+    [half, intake, verb, vocabulary],
   );
   const preview = useMemo(
-    () => (reading?.line && vocabulary ? previewLine(reading.line, vocabulary) : null),
+    () => (reading?.line && vocabulary ? previewLine(reading.line, vocabulary, reading.ownFood) : null),
     [reading, vocabulary],
   );
   const completions = useMemo(
-    () => (vocabulary && text.trim() !== '' && !isTake(text) ? completeQuickLine(text, vocabulary) : []),
-    [text, vocabulary],
+    () => (vocabulary && text.trim() !== '' && verb === null ? completeQuickLine(text, vocabulary) : []),
+    [text, verb, vocabulary],
   );
 
   const write = (next: string): void => {
@@ -78,14 +95,32 @@ export function QuickBench({
     input.current?.focus();
   };
 
-  const command = (pieces: 'closed' | 'open' | null, anyway: boolean): NewCommand | null => {
-    if (taking) {
-      const { foods, amount, unit, on, fault: wrong } = taking;
-      if (wrong !== '') return null;
-      return { type: 'stock.take', foods: foods.map(({ id }) => id), amount, unit, by: mealTime(on), pieces };
+  const commandsFor = async (pieces: 'closed' | 'open' | null, anyway: boolean): Promise<NewCommand[]> => {
+    if (taking?.amount) {
+      const { foods, amount, on } = taking;
+      const by = mealTime(on);
+      return taking.fault === ''
+        ? [{ type: 'stock.take', foods: foods.map(({ id }) => id), ...amount, by, pieces }]
+        : [];
     }
-    if (!reading?.line || (preview?.refused && !(anyway && preview.overrule))) return null;
-    return { type: 'haul.store', lines: [{ ...toApiLine(reading.line), anyway }] };
+    if (doing?.verb === 'undo') {
+      const { entries } = await fetchJson<LedgerView>('/api/v1/ledger?limit=20');
+      const last = entries.find(({ undone, undoes }) => !undone && undoes === null);
+      return last ? [{ type: 'ledger.undo', command: last.id }] : [];
+    }
+    if (doing) return plan?.fault === '' ? plan.commands : [];
+    if (!reading?.line || (preview?.refused && !(anyway && preview.overrule))) return [];
+    return storing(reading, anyway);
+  };
+
+  /** The likeliest answer to what is asked, or where a package is shown; true when that was it. */
+  const answered = (): boolean => {
+    const shown = plan?.asksOn ?? (doing?.verb === 'where' ? plan?.packages[0]?.code : undefined);
+    const [choice] = reading ? choicesOf(reading) : [];
+    const line = choice?.text ?? (doing?.fault ? doing.candidates[0] : undefined);
+    if (shown) showPackage(shown);
+    else if (line) write(line);
+    return shown !== undefined || line !== undefined;
   };
 
   const early = useRef(entered);
@@ -93,16 +128,16 @@ export function QuickBench({
   const store = async (pieces: 'closed' | 'open' | null = null, anyway = false): Promise<void> => {
     // Entered before the foods were here: it is read and stored as soon as they are.
     if (!vocabulary) early.current = text.trim() !== '';
-    const wanted = command(pieces, anyway);
-    const toBench = intake && !taking ? reading?.line : null;
-    if (sending.current || (!wanted && !toBench)) {
-      setOpen(true);
+    if (sending.current) return;
+    const toBench = intake && !doing && !reading?.ownFood ? reading?.line : null;
+    const wanted = toBench ? [] : await commandsFor(pieces, anyway);
+    if (wanted.length === 0 && !toBench) {
+      if (!answered()) setOpen(true);
       return;
     }
     sending.current = true;
     setStoring(true);
-    const done =
-      intake && toBench ? await intake(toBench, half.half) : wanted ? (await act(wanted)) !== null : false;
+    const done = intake && toBench ? await intake(toBench, half.half) : (await act(...wanted)) !== null;
     sending.current = false;
     setStoring(false);
     if (!done) return;
@@ -124,7 +159,14 @@ export function QuickBench({
   }, [vocabulary]);
 
   const onKeyDown = (event: KeyboardEvent<HTMLInputElement>): void => {
-    if (event.key === 'Enter') void store();
+    const other = event.altKey
+      ? reading
+        ? choicesOf(reading).map((one) => one.text)
+        : (doing?.candidates ?? [])
+      : [];
+    const picked = other[Number(event.key) - 1];
+    if (picked) write(picked);
+    else if (event.key === 'Enter') void store();
     else if (event.key === 'Escape') setOpen(false);
     else if (
       open &&
@@ -174,11 +216,22 @@ export function QuickBench({
       >
         {fault !== '' && <p className="text-beet">{fault}</p>}
         {!vocabulary && fault === '' && <p className="text-slate">Fetching the foods …</p>}
-        {taking && (
-          <TakePanel
-            reading={taking}
-            busy={busy || storing}
+        {doing && !(taking && taking.fault === '') && (
+          <VerbPanel
+            reading={doing}
+            plan={plan}
+            busy={busy || isStoring}
             onPick={write}
+            onDo={() => void store()}
+          />
+        )}
+        {taking?.amount && taking.fault === '' && (
+          <TakePanel
+            foods={taking.foods.map(({ id }) => id)}
+            amount={taking.amount.amount}
+            unit={taking.amount.unit}
+            on={taking.on}
+            busy={busy || isStoring}
             onTake={(pieces) => void store(pieces)}
           />
         )}
@@ -188,7 +241,7 @@ export function QuickBench({
             preview={preview}
             toBench={intake !== null}
             completions={completions}
-            busy={busy || storing}
+            busy={busy || isStoring}
             onPick={write}
             onStore={() => void store()}
             onOverrule={() => void store(null, true)}

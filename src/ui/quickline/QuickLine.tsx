@@ -2,7 +2,7 @@
 
 import { type ComponentType, useEffect, useRef, useState } from 'react';
 import { flushSync } from 'react-dom';
-import { BEGIN_LINE } from './beginLine';
+import { BEGIN_LINE, draftBefore } from './beginLine';
 
 type Bench = ComponentType<{ begin: string; entered: boolean; hint: string }>;
 
@@ -26,6 +26,7 @@ export function QuickLine() {
   };
   useEffect(() => {
     const begin = (event: Event): void => wake((event as CustomEvent<string>).detail);
+    if (input.current && input.current.value === '') input.current.value = draftBefore();
     window.addEventListener(BEGIN_LINE, begin);
     return () => window.removeEventListener(BEGIN_LINE, begin);
   }, []);

@@ -1,6 +1,7 @@
 'use client';
 
-import type { Meaning, QuickFault, QuickReading } from '@/core/quickline/quickLine';
+import type { Meaning, QuickReading } from '@/core/quickline/quickLine';
+import { Faults } from './Faults';
 import type { LinePreview } from './previewLine';
 
 /** Each meaning has a colour and, for those who do not see it, its name below. */
@@ -40,8 +41,6 @@ export function QuickReadingPanel({
   /** Stores it where a rule of the household's own speaks against it. */
   onOverrule: () => void;
 }) {
-  const replace = (fault: QuickFault, candidate: string): string =>
-    `${reading.text.slice(0, fault.from)}${candidate.toLowerCase().replaceAll(',', '')}${reading.text.slice(fault.to)}`;
   return (
     <div className="space-y-3">
       <ul className="flex flex-wrap gap-x-3 gap-y-1.5">
@@ -50,33 +49,18 @@ export function QuickReadingPanel({
             key={`${part.from}-${part.meaning}`}
             className={`border-b-4 ${MEANING[part.meaning].mark} ${part.meaning === 'unknown' ? 'text-beet' : ''}`}
           >
-            <span className="font-heading font-semibold">
+            <span
+              className={`font-heading font-semibold ${part.guessed ? 'underline decoration-honey decoration-dashed decoration-2 underline-offset-4' : ''}`}
+            >
               {part.meaning === 'unknown' ? reading.text.slice(part.from, part.to) : part.says}
+              {part.guessed && '?'}
             </span>
             <span className="ml-1.5 text-[0.9375rem] text-slate">{MEANING[part.meaning].name}</span>
           </li>
         ))}
       </ul>
       <div aria-live="polite" className="space-y-2">
-        {reading.faults.map((fault) => (
-          <div key={`${fault.from}-${fault.says}`}>
-            <p className="text-beet">{fault.says}</p>
-            {fault.candidates.length > 0 && (
-              <div className="mt-1 flex flex-wrap gap-2">
-                {fault.candidates.map((candidate) => (
-                  <button
-                    key={candidate}
-                    type="button"
-                    className="button"
-                    onClick={() => onPick(replace(fault, candidate))}
-                  >
-                    {candidate.replace(/^> /, '')}
-                  </button>
-                ))}
-              </div>
-            )}
-          </div>
-        ))}
+        <Faults reading={reading} onPick={onPick} />
         {!toBench && preview?.refused && <p className="font-semibold text-beet">{preview.refused}</p>}
         {preview?.due && !toBench && (
           <p>

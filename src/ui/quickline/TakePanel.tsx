@@ -1,54 +1,37 @@
 'use client';
 
-import type { TakeReading } from '@/core/quickline/readTake';
-import type { NamedFood } from '@/core/foods/findFood';
+import type { AmountUnit } from '@/core/units/sayAmount';
 import type { AllocationView } from '@/services/calculators/allocation';
 import { useAsk } from '../door/useRead';
 import { useSettled } from '../door/useSettled';
 import { DateButton } from '../package/DateButton';
 import { Tape } from '../tape/Tape';
+import { mealTime } from './verbCommands';
 
 /** Typing rests this long before it is looked up. */
 const SETTLED_MS = 150;
 
-/** When a meal is meant by its day alone: six in the evening, by this browser's clock. */
-export function mealTime(on: string | null): string | null {
-  return on === null ? null : new Date(`${on}T18:00`).toISOString();
-}
-
 /** What a “take” line would take, first out, with the reason for whatever is passed over. */
 export function TakePanel({
-  reading,
+  foods,
+  amount,
+  unit,
+  on,
   busy,
-  onPick,
   onTake,
 }: {
-  reading: TakeReading<NamedFood>;
+  foods: string[];
+  amount: number;
+  unit: AmountUnit;
+  on: string | null;
   busy: boolean;
-  onPick: (text: string) => void;
   onTake: (pieces: 'closed' | 'open' | null) => void;
 }) {
-  const { fault, amount, unit, on } = reading;
-  const wanted =
-    fault === '' ? { foods: reading.foods.map(({ id }) => id), amount, unit, by: mealTime(on) } : null;
+  const wanted = { foods, amount, unit, by: mealTime(on) };
   const settled = useSettled(wanted, SETTLED_MS);
   const { body, fault: refused } = useAsk<AllocationView>('/api/v1/estimates/allocation', settled);
   // What is shown, and taken by Enter, is the answer to what stands in the line.
   const answer = JSON.stringify(settled) === JSON.stringify(wanted) ? body : null;
-  if (fault !== '') {
-    return (
-      <div className="space-y-2">
-        <p className="text-beet">{fault}</p>
-        <div className="flex flex-wrap gap-2">
-          {reading.candidates.map((candidate) => (
-            <button key={candidate} type="button" className="button" onClick={() => onPick(candidate)}>
-              {candidate}
-            </button>
-          ))}
-        </div>
-      </div>
-    );
-  }
   return (
     <div className="space-y-3" aria-live="polite">
       {refused !== '' && <p className="text-beet">{refused}</p>}

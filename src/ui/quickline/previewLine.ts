@@ -6,6 +6,7 @@ import { storeHaul } from '@/core/ledger/haul/storeHaul';
 import type { StoringWorld } from '@/core/ledger/package/storeLot';
 import { sayPackSizes } from '@/core/portions/sayPackSizes';
 import { Refusal } from '@/core/model/refusal';
+import type { QuickReading } from '@/core/quickline/quickLine';
 import type { KnownVocabulary } from './useVocabulary';
 
 /** What storing the line would make: packs in words and the date they would get, or the rule that says no. */
@@ -26,7 +27,10 @@ function sayPacks({ amount, packs, unit }: IntakeLine): string {
 }
 
 /** As much of the world as storing needs, out of what the browser holds; nothing is stored. */
-function previewWorld({ today, caution, currency, foods, zones }: KnownVocabulary): StoringWorld {
+function previewWorld(
+  { today, caution, currency, foods, zones }: KnownVocabulary,
+  ownFood: QuickReading['ownFood'],
+): StoringWorld {
   const known = <Item>(item: Item | undefined): Item => {
     if (item === undefined) throw new Refusal('place', 'That is not known here any more.');
     return item;
@@ -36,7 +40,7 @@ function previewWorld({ today, caution, currency, foods, zones }: KnownVocabular
     at: new Date().toISOString(),
     currency,
     caution,
-    food: (id) => known(foods.byId.get(id)),
+    food: (id) => known(foods.byId.get(id === ownFood?.name ? ownFood.copy : id)),
     zone: (id) => known(zones.find((zone) => zone.id === id)),
     newId: () => 'preview',
     newCode: () => '',
@@ -44,11 +48,15 @@ function previewWorld({ today, caution, currency, foods, zones }: KnownVocabular
 }
 
 /** Runs what the door would run over the line, so that what is shown is what is stored, in every zone. */
-export function previewLine(line: IntakeLine, vocabulary: KnownVocabulary): LinePreview {
+export function previewLine(
+  line: IntakeLine,
+  vocabulary: KnownVocabulary,
+  ownFood: QuickReading['ownFood'] = null,
+): LinePreview {
   const packs = sayPacks(line);
   const nothing = { packs, due: null, trail: [], refused: null, overrule: false, warning: '' };
   try {
-    const [event] = storeHaul([line], previewWorld(vocabulary)).events;
+    const [event] = storeHaul([line], previewWorld(vocabulary, ownFood)).events;
     if (!event) return nothing;
     const { after } = event;
     const { verdict } = keepingOn(

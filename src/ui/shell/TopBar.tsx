@@ -2,13 +2,15 @@
 
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
+import type { Shell } from '@/services/today/shell';
+import { HouseholdButton } from './HouseholdButton';
 import { PLACES } from './places';
 
 /** The name, the places, and how cold it is. */
-export function TopBar({ temperatures }: { temperatures: { name: string; words: string; warm: boolean }[] }) {
+export function TopBar({ shell }: { shell: Pick<Shell, 'temperatures' | 'household' | 'other' | 'person'> }) {
   const here = usePathname();
   return (
-    <header className="sticky top-0 z-30 flex min-h-14 flex-wrap items-center gap-x-6 border-b border-line bg-snow px-3 sm:px-6">
+    <header className="sticky top-0 z-30 flex min-h-14 flex-wrap items-center gap-x-4 border-b border-line bg-snow px-3 sm:px-6">
       <Link href="/" className="flex min-h-11 items-center gap-2.5 font-heading text-xl font-bold">
         <svg aria-hidden width="26" height="26" viewBox="0 0 26 26">
           <rect width="26" height="26" rx="7" fill="var(--ink)" />
@@ -16,23 +18,24 @@ export function TopBar({ temperatures }: { temperatures: { name: string; words: 
         </svg>
         Orderly Frost
       </Link>
-      <nav aria-label="Places" className="-mx-1 flex max-w-[calc(100%+0.5rem)] overflow-x-auto sm:gap-1">
+      <nav
+        aria-label="Places"
+        className="order-last -mx-1 flex w-full justify-between sm:order-none sm:w-auto sm:gap-1"
+      >
         {PLACES.map(({ href, name }) => (
           <Link
             key={href}
             href={href}
             aria-current={here === href || (href !== '/' && here.startsWith(`${href}/`)) ? 'page' : undefined}
-            className="flex min-h-11 items-center rounded-part px-2.5 font-heading font-semibold text-slate-deep hover:bg-rime aria-[current=page]:bg-ink aria-[current=page]:text-snow sm:px-3"
+            className="flex min-h-11 items-center rounded-part px-1.5 font-heading text-[0.95rem] font-semibold text-slate-deep hover:bg-rime aria-[current=page]:bg-ink aria-[current=page]:text-snow sm:px-3 sm:text-base"
           >
             {name}
           </Link>
         ))}
       </nav>
-      <ul
-        aria-label="Temperatures, last read"
-        className="ml-auto hidden gap-5 text-[0.95rem] text-slate lg:flex"
-      >
-        {temperatures.map(({ name, words, warm }) => (
+      <HouseholdButton shell={shell} />
+      <ul aria-label="Temperatures, last read" className="hidden gap-4 text-[0.95rem] text-slate xl:flex">
+        {shell.temperatures.map(({ name, words, warm }) => (
           <li key={name}>
             {name} <b className={`font-heading ${warm ? 'text-beet' : 'text-ink'}`}>{words}</b>
           </li>

@@ -8,12 +8,33 @@ import type { CommandKind } from '../../model/command';
 
 const CLOCK = /^([01]\d|2[0-3]):[0-5]\d$/;
 
+function sayPeople(before: readonly string[], after: readonly string[]): string {
+  const came = after.filter((name) => !before.includes(name));
+  const left = before.filter((name) => !after.includes(name));
+  return [
+    came.length === 0 ? '' : `${came.join(' and ')} lives here`,
+    left.length === 0 ? '' : `${left.join(' and ')} does not live here any more`,
+  ]
+    .filter((part) => part !== '')
+    .join(', ');
+}
+
 function sayChanges(before: HouseholdSettings, after: HouseholdSettings): string {
   const told = [
     before.notifyAt === after.notifyAt ? '' : `heads-ups at ${after.notifyAt}`,
     before.leadChilled === after.leadChilled ? '' : `chilled food told ${after.leadChilled} days ahead`,
     before.leadFrozen === after.leadFrozen ? '' : `frozen food told ${after.leadFrozen} days ahead`,
     before.caution === after.caution ? '' : `caution ${after.caution}`,
+    before.name === after.name ? '' : `called ${after.name}`,
+    before.timeZone === after.timeZone ? '' : `time zone ${after.timeZone}`,
+    before.currency === after.currency ? '' : `currency ${after.currency}`,
+    before.units === after.units ? '' : after.units === 'us' ? 'pounds, cups and °F' : 'grams, litres and °C',
+    before.dateOrder === after.dateOrder
+      ? ''
+      : after.dateOrder === 'mdy'
+        ? 'month first in dates'
+        : 'day first in dates',
+    sayPeople(before.people, after.people),
     before.feedKey === after.feedKey ? '' : 'a new calendar address; the old one is shut',
   ].filter((part) => part !== '');
   return told.length === 0 ? 'Nothing changed in the household.' : `Household: ${told.join(', ')}.`;

@@ -12,6 +12,9 @@ import type { World } from '../../model/world';
 import type { CommandKind } from '../../model/command';
 import { happened } from '../../model/decision';
 
+/** Groups of foods of which a knife or a spoon takes a part. */
+const CUT = ['cheese', 'fat', 'condiment', 'dairy', 'deli', 'leftovers', 'soup-sauce', 'cooked-meat', 'bread-bake'];
+
 function toAllocated(found: Package, world: JudgingWorld, hours: number | null): AllocatedPackage {
   return {
     id: found.id,
@@ -23,6 +26,7 @@ function toAllocated(found: Package, world: JudgingWorld, hours: number | null):
     governingDate: found.governingDate,
     governingKind: found.governingKind,
     firstOut: firstOutKey(found),
+    cuts: CUT.includes(world.food(found.foodId).group),
     unfit: whyUnfit(found, world)?.says ?? null,
     thawHours:
       hours === null || found.state !== 'frozen' ? 0 : planningThawHours(found, world.food(found.foodId)),

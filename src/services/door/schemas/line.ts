@@ -12,6 +12,7 @@ export const startSchema = Joi.object({
     .required(),
   on: dateSchema.required(),
   frozen: Joi.boolean().description('it came in hard frozen, from a freezer'),
+  about: plainText(200).description('how an age was remembered, and what it was taken for'),
 });
 
 export const printedSchema = Joi.object({

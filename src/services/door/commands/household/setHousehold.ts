@@ -2,6 +2,7 @@ import type { HouseholdSettings } from '@/core/model/setting';
 import Joi from 'joi';
 import { CAUTIONS } from '@/core/model/history';
 import { setHouseholdCommand } from '@/core/ledger/household/setHousehold';
+import { HOUSEHOLD_WORDS } from '../../schemas/household';
 import { atDoor } from '../../atDoor';
 
 /** As the API takes it. */
@@ -14,6 +15,7 @@ export const setHouseholdDoor = atDoor(
   setHouseholdCommand,
   {
     changes: Joi.object({
+      ...HOUSEHOLD_WORDS,
       caution: Joi.string().valid(...CAUTIONS),
       notifyAt: Joi.string().pattern(/^([01]\d|2[0-3]):[0-5]\d$/),
       leadChilled: Joi.number().integer().min(1).max(60),

@@ -1,6 +1,8 @@
 import type { Metadata } from 'next';
 import { readHouseholdView } from '@/services/household/householdView';
 import { CalendarAddress } from '@/ui/kitchen/CalendarAddress';
+import { HouseholdDoors } from '@/ui/kitchen/HouseholdDoors';
+import { HouseholdForm } from '@/ui/kitchen/HouseholdForm';
 import { HeadsUpForm } from '@/ui/kitchen/HeadsUpForm';
 
 export const metadata: Metadata = { title: 'Household' };
@@ -11,12 +13,14 @@ export default async function HouseholdPage() {
     <>
       <h1 className="text-[1.6rem]">{view.name}</h1>
       <p className="mb-3 text-slate">
-        When heads-ups come and how cautious the dates are. {view.foods} foods are known, {view.own_foods} of
-        them your own, {view.wishes} with a wish of yours.
+        Who lives here, how you measure, when heads-ups come and how cautious the dates are. {view.foods}{' '}
+        foods are known, {view.own_foods} of them your own, {view.wishes} with a wish of yours.
       </p>
       <div className="grid items-start gap-4 lg:grid-cols-2">
+        <HouseholdForm view={view} />
         <HeadsUpForm settings={view.settings} />
         <CalendarAddress address={view.calendar_address} notifyAt={view.settings.notifyAt} />
+        <HouseholdDoors view={view} />
       </div>
     </>
   );

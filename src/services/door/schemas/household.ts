@@ -1,0 +1,28 @@
+import Joi from 'joi';
+import { UNIT_SYSTEMS } from '@/core/units/readAmount';
+import { plainText } from '../validate';
+
+const TIME_ZONES = new Set([...Intl.supportedValuesOf('timeZone'), 'UTC']);
+const CURRENCIES = new Set(Intl.supportedValuesOf('currency'));
+
+const oneOf = (known: ReadonlySet<string>, says: string): Joi.StringSchema =>
+  Joi.string()
+    .max(40)
+    .custom((value: string, tools) => (known.has(value) ? value : tools.error('any.unknown')))
+    .messages({ 'any.unknown': `{{#label}} is no ${says}` });
+
+/** Most people of a household. */
+const MOST_PEOPLE = 12;
+
+/** What a household is called, measures with, and who lives there; all of it can be changed later. */
+export const HOUSEHOLD_WORDS = {
+  name: plainText(60).min(1),
+  timeZone: oneOf(TIME_ZONES, 'time zone known here').description('IANA name'),
+  currency: oneOf(CURRENCIES, 'currency').description('ISO 4217'),
+  units: Joi.string().valid(...UNIT_SYSTEMS),
+  dateOrder: Joi.string().valid('dmy', 'mdy').description('day or month first in figures'),
+  people: Joi.array()
+    .items(plainText(40).min(1))
+    .max(MOST_PEOPLE)
+    .unique((a: string, b: string) => a.toLowerCase() === b.toLowerCase()),
+};

@@ -1,0 +1,156 @@
+import Joi from 'joi';
+import { USUAL_LEAD } from '@/core/firstout/askOn';
+import { CAUTIONS } from '@/core/model/history';
+import type { HouseholdSettings } from '@/core/model/setting';
+import { sql, transaction } from '@/store/database';
+import {
+  addHousehold,
+  clearHouseholds,
+  type ListedHousehold,
+  lockHousehold,
+  readHousehold,
+  readHouseholds,
+} from '@/store/households';
+import { newFeedKey } from '../door/loadWorld';
+import { Problem } from '../door/problem';
+import { HOUSEHOLD_WORDS } from '../door/schemas/household';
+import { plainText, validate } from '../door/validate';
+import { chosenPerson, toldHousehold } from './chosen';
+import { putDemoBack } from './demo';
+import { ourHousehold } from './household';
+
+/** The households one may choose from, and the one this device shows. */
+export interface HouseholdChoice {
+  households: ListedHousehold[];
+  here: number | null;
+  people: string[];
+  person: string | null;
+  /** This server keeps one household only, so there is nothing to choose. */
+  kept: boolean;
+}
+
+/** All households, which of them is shown, and who uses this device. */
+export async function readHouseholdChoice(): Promise<HouseholdChoice> {
+  const households = await readHouseholds(sql());
+  const here = households.length === 0 ? null : await ourHousehold();
+  return {
+    households,
+    here: here?.id ?? null,
+    people: here?.settings.people ?? [],
+    person: await chosenPerson(),
+    kept: Boolean(process.env.HOUSEHOLD_ID),
+  };
+}
+
+/** True when the first page asks which door: nothing was chosen here, and nobody made a household of their own yet. */
+export async function asksWhichDoor(): Promise<boolean> {
+  if (process.env.HOUSEHOLD_ID || (await toldHousehold()).id !== null) return false;
+  return !(await readHouseholds(sql())).some(({ own }) => own);
+}
+
+export const newHouseholdSchema = Joi.object({
+  name: HOUSEHOLD_WORDS.name.required(),
+  time_zone: HOUSEHOLD_WORDS.timeZone.required(),
+  currency: HOUSEHOLD_WORDS.currency.required(),
+  units: HOUSEHOLD_WORDS.units.default('metric'),
+  date_order: HOUSEHOLD_WORDS.dateOrder.default('dmy'),
+  caution: Joi.string()
+    .valid(...CAUTIONS)
+    .default('usual'),
+  people: HOUSEHOLD_WORDS.people.default([]),
+});
+
+type NewHouseholdBody = Pick<HouseholdSettings, 'name' | 'currency' | 'units' | 'caution' | 'people'> & {
+  time_zone: string;
+  date_order: HouseholdSettings['dateOrder'];
+};
+
+/** Makes a household of one's own; it has no appliance yet. @throws Problem 400, 409 for a name that is there */
+export async function addOwnHousehold(body: unknown): Promise<{ id: number }> {
+  const told = validate<NewHouseholdBody>(newHouseholdSchema, body);
+  const { name, time_zone: timeZone, currency, units, date_order: dateOrder, caution, people } = told;
+  const others = await readHouseholds(sql());
+  if (others.some((other) => other.name.toLowerCase() === name.toLowerCase()))
+    throw new Problem(
+      409,
+      'name-taken',
+      `There is a household called “${name}” already. Call it otherwise.`,
+      {
+        fields: [{ path: 'name', message: 'taken' }],
+      },
+    );
+  const id = await addHousehold(sql(), {
+    name,
+    timeZone,
+    currency,
+    own: true,
+    settings: {
+      caution,
+      units,
+      dateOrder,
+      people,
+      notifyAt: '08:00',
+      leadChilled: USUAL_LEAD.chilled,
+      leadFrozen: USUAL_LEAD.frozen,
+      feedKey: newFeedKey(),
+    },
+  });
+  return { id };
+}
+
+export const householdIdSchema = Joi.object({ id: Joi.number().integer().min(1).required() });
+
+/** The household this device shows from now on. @throws Problem 404 */
+export async function chosenHousehold(body: unknown): Promise<{ id: number; name: string }> {
+  const { id } = validate<{ id: number }>(householdIdSchema, body);
+  const household = await readHousehold(sql(), id);
+  if (!household) throw new Problem(404, 'not-found', 'This household is not there any more.');
+  return { id, name: household.name };
+}
+
+export const personSchema = Joi.object({ name: plainText(40).allow('').required() });
+
+/** Who uses this device; empty: nobody says. @throws Problem 404 for a name that is not of the household */
+export async function namedPerson(body: unknown): Promise<{ name: string }> {
+  const { name } = validate<{ name: string }>(personSchema, body);
+  const { settings } = await ourHousehold();
+  if (name !== '' && !settings.people.includes(name))
+    throw new Problem(
+      404,
+      'not-found',
+      `Nobody called “${name}” lives here. Add the name under Household first.`,
+    );
+  return { name };
+}
+
+export const demoSchema = Joi.object({});
+
+/** The demo as it was at first. @returns its id, which is another one than before */
+export async function demoPutBack(body: unknown): Promise<{ id: number }> {
+  validate(demoSchema, body);
+  await putDemoBack();
+  const demo = (await readHouseholds(sql())).find((household) => household.demo);
+  if (!demo) throw new Problem(500, 'fault', 'The demo did not come back. Try again.');
+  return { id: demo.id };
+}
+
+export const removeHouseholdSchema = Joi.object({
+  id: Joi.number().integer().min(1).required(),
+  name: plainText(60).required().description('its name, to be sure'),
+});
+
+/** Deletes a household with all that is in it; its name must be said. @throws Problem 403, 404 or 422 */
+export async function removeHousehold(body: unknown): Promise<{ name: string }> {
+  const { id, name } = validate<{ id: number; name: string }>(removeHouseholdSchema, body);
+  await transaction(async (db) => {
+    const household = await lockHousehold(db, id);
+    if (!household) throw new Problem(404, 'not-found', 'This household is not there any more.');
+    if (household.demo) throw new Problem(403, 'demo-stays', 'The demo stays; it can be put back as it was.');
+    if (household.name.trim().toLowerCase() !== name.trim().toLowerCase())
+      throw new Problem(422, 'refused', `Write its name, ${household.name}, to delete it.`, {
+        fields: [{ path: 'name', message: 'is not its name' }],
+      });
+    await clearHouseholds(db, id);
+  });
+  return { name };
+}

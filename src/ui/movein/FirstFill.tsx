@@ -1,0 +1,173 @@
+'use client';
+
+import Link from 'next/link';
+import { useState, useSyncExternalStore } from 'react';
+import { v4 as newUuid } from 'uuid';
+import { readReceipt } from '@/core/quickline/readReceipt';
+import type { AppliancePlan } from '@/services/kitchen/kitchenPlan';
+import type { PackageView } from '@/services/stock/packageView';
+import { useDoor } from '../door/useDoor';
+import { useRead } from '../door/useRead';
+import { DateButton } from '../package/DateButton';
+import { useVocabulary } from '../quickline/useVocabulary';
+import { Tape } from '../tape/Tape';
+import { AsideLines } from './AsideLines';
+import { FillLabels } from './FillLabels';
+import { FillLine } from './FillLine';
+import { FillZones } from './FillZones';
+import { type AsideLine, changeShelf, noShelf, onShelf, presentShelf } from './fillShelf';
+import { type FilledLine, readFilled } from './storeFilled';
+
+/** Lines that go through the door at once. */
+const AT_ONCE = 50;
+const MOST_SHOWN = 100;
+
+/** Moving in what is there already: zone by zone, one line a thing. It may be closed half way and gone on with. */
+export function FirstFill({ appliances }: { appliances: AppliancePlan[] }) {
+  const { act, tell } = useDoor();
+  const { vocabulary, fault } = useVocabulary();
+  const shelf = useSyncExternalStore(onShelf, presentShelf, noShelf);
+  const [progress, setProgress] = useState('');
+  const zones = appliances.flatMap(({ drawing, zones: its }) =>
+    its.map((zone) => ({ ...zone, of: drawing.name })),
+  );
+  const at = Math.max(
+    0,
+    zones.findIndex(({ id }) => id === shelf.zone),
+  );
+  const zone = zones[at];
+  const { body } = useRead<{ packages: PackageView[] }>(
+    zone ? `/api/v1/stock?zone=${zone.id}&limit=${MOST_SHOWN}` : null,
+    { keep: true },
+  );
+  if (!zone) {
+    return (
+      <section className="card mx-auto max-w-2xl p-6">
+        <h1 className="text-xl">First the fridge and the freezer</h1>
+        <p className="mt-2 mb-4">
+          Nothing can be put away yet: pick the shapes of what keeps your food cold.
+        </p>
+        <Link href="/move-in" className="button" data-main="true">
+          Pick the shapes
+        </Link>
+      </section>
+    );
+  }
+  const counts = new Map(zones.map(({ id, packages }) => [id, packages]));
+  const setZone = (id: string): void => changeShelf(() => ({ zone: id }));
+  const setText = (draft: string): void => changeShelf(() => ({ draft }));
+  const keepAside = (text: string, says: string): AsideLine => {
+    const line = { id: newUuid(), text, zone: zone.id, says };
+    changeShelf(({ aside }) => ({ aside: [...aside, line] }));
+    return line;
+  };
+  /** Stores lines; what the door refuses is kept aside with its reason. */
+  const store = async (filled: readonly FilledLine[]): Promise<boolean> => {
+    const answers = await act(...filled.flatMap(({ commands }) => commands));
+    if (answers === null) {
+      for (const { reading } of filled) keepAside(reading.text, 'It was not stored. Try again.');
+      return false;
+    }
+    const codes = answers.flatMap(({ packages }) => packages.map(({ code }) => code));
+    changeShelf((now) => ({ codes: [...now.codes, ...codes] }));
+    return true;
+  };
+  const storeOne = (filled: FilledLine): void => {
+    setText('');
+    void store([filled]);
+  };
+  const storeMany = async (pasted: string[]): Promise<void> => {
+    if (!vocabulary) return;
+    const lines = pasted.flatMap((line) => readReceipt(line));
+    const read = lines.map((line) => readFilled(line, zone.id, vocabulary));
+    const good = read.filter(({ fault: wrong, commands }) => wrong === '' && commands.length > 0);
+    for (const bad of read.filter((one) => !good.includes(one)))
+      keepAside(bad.reading.text, bad.fault || 'It was not understood.');
+    let stored = 0;
+    for (let from = 0; from < good.length; from += AT_ONCE) {
+      const part = good.slice(from, from + AT_ONCE);
+      setProgress(`${from} of ${good.length} lines are in …`);
+      if (await store(part)) stored += part.length;
+    }
+    setProgress('');
+    tell(
+      read.length === stored
+        ? `All ${stored} lines are in ${zone.name}.`
+        : `${stored} of ${read.length} lines are in ${zone.name}; the others are kept aside, each with what is wrong.`,
+    );
+  };
+  const packages = body?.packages ?? [];
+  return (
+    <div className="mx-auto max-w-6xl">
+      <h1 className="text-[1.6rem]">What is there already</h1>
+      <p className="mb-4 text-slate">
+        Zone by zone with the door open. A date nobody knows is taken as early as it can be; you may stop half
+        way.
+      </p>
+      <div className="grid items-start gap-5 lg:grid-cols-[15rem_minmax(0,1fr)]">
+        <FillZones appliances={appliances} chosen={zone.id} counts={counts} onChoose={setZone} />
+        <div className="space-y-4">
+          <section className="card p-5" aria-label={`${zone.of}, ${zone.name}`}>
+            <div className="mb-3 flex flex-wrap items-baseline justify-between gap-x-4">
+              <h2 className="text-xl">
+                {zone.name} <span className="font-text text-base font-normal text-slate">{zone.of}</span>
+              </h2>
+              <button
+                type="button"
+                className="button"
+                disabled={at === zones.length - 1}
+                onClick={() => setZone(zones[at + 1]?.id ?? zone.id)}
+              >
+                {zones[at + 1] ? `Next: ${zones[at + 1]?.name}` : 'That was the last zone'}
+              </button>
+            </div>
+            {fault !== '' && <p className="text-beet">{fault}</p>}
+            <FillLine
+              key={zone.id}
+              text={shelf.draft}
+              zone={zone.id}
+              zoneName={zone.name}
+              vocabulary={vocabulary}
+              onText={setText}
+              onStore={storeOne}
+              onMany={(lines) => void storeMany(lines)}
+              onNext={() => setZone(zones[at + 1]?.id ?? zone.id)}
+              onAside={({ reading, fault: says }) => {
+                keepAside(reading.text, says || 'Kept aside.');
+                setText('');
+              }}
+            />
+            {progress !== '' && <p role="status">{progress}</p>}
+            {packages.length > 0 && (
+              <ul className="mt-2 divide-y divide-line border-t border-line">
+                {packages.map((view) => (
+                  <li key={view.id} className="flex flex-wrap items-center gap-x-3 py-1">
+                    <Tape
+                      food={view.food.name}
+                      detail={view.amount_words}
+                      band={view.band}
+                      state={view.state}
+                    />
+                    <span className="text-slate">{view.code}</span>
+                    <DateButton view={view} />
+                  </li>
+                ))}
+              </ul>
+            )}
+          </section>
+          <AsideLines
+            lines={shelf.aside}
+            onMend={(line) => {
+              changeShelf(({ aside }) => ({
+                aside: aside.filter(({ id }) => id !== line.id),
+                draft: line.text,
+                zone: line.zone,
+              }));
+            }}
+          />
+          <FillLabels codes={shelf.codes} />
+        </div>
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,57 @@
+import { shownHousehold } from '../door/fetchJson';
+
+/** A line that could not be stored yet, with what is wrong; kept on this device until it is mended or dropped. */
+export interface AsideLine {
+  id: string;
+  text: string;
+  zone: string;
+  says: string;
+}
+
+/** What a first fill keeps on this device, so that it may be closed half way. */
+interface Shelf {
+  aside: AsideLine[];
+  zone: string;
+  draft: string;
+  codes: string[];
+}
+
+const EMPTY: Shelf = { aside: [], zone: '', draft: '', codes: [] };
+const place = (): string => `orderly-frost-first-fill:${shownHousehold()}`;
+let listeners: (() => void)[] = [];
+let known: { text: string; shelf: Shelf } = { text: '', shelf: EMPTY };
+
+/** The shelf as it stands; the same object until it changes. */
+export function presentShelf(): Shelf {
+  let text: string;
+  try {
+    text = localStorage.getItem(place()) ?? '';
+    if (text === known.text) return known.shelf;
+    known = { text, shelf: { ...EMPTY, ...(JSON.parse(text) as Partial<Shelf>) } };
+  } catch {
+    // No storage, or nothing readable in it: kept as long as the page is open.
+  }
+  return known.shelf;
+}
+
+/** On the server there is none. */
+export const noShelf = (): Shelf => EMPTY;
+
+export function changeShelf(change: (shelf: Shelf) => Partial<Shelf>): void {
+  const shelf = { ...presentShelf(), ...change(presentShelf()) };
+  const text = JSON.stringify(shelf);
+  known = { text, shelf };
+  try {
+    localStorage.setItem(place(), text);
+  } catch {
+    // Then it lives in the open page only.
+  }
+  for (const listener of listeners) listener();
+}
+
+export function onShelf(listener: () => void): () => void {
+  listeners.push(listener);
+  return () => {
+    listeners = listeners.filter((one) => one !== listener);
+  };
+}

@@ -1,0 +1,71 @@
+'use client';
+
+import type { NamedFood } from '@/core/foods/findFood';
+import type { Verb, VerbReading } from '@/core/quickline/readVerb';
+import { DateButton } from '../package/DateButton';
+import { Tape } from '../tape/Tape';
+import type { VerbPlan } from './verbCommands';
+
+const DO: Record<Verb, string> = {
+  take: 'Take',
+  open: 'Open',
+  move: 'Move',
+  freeze: 'Freeze',
+  thaw: 'Thaw',
+  bin: 'Bin it',
+  where: 'Show it',
+  undo: 'Undo the last thing',
+};
+const MOST_SHOWN = 12;
+
+/** What a verb at the line would do, and to which packages. */
+export function VerbPanel({
+  reading,
+  plan,
+  busy,
+  onPick,
+  onDo,
+}: {
+  reading: VerbReading<NamedFood>;
+  /** `null`: the packages are not here yet. */
+  plan: VerbPlan | null;
+  busy: boolean;
+  onPick: (text: string) => void;
+  onDo: () => void;
+}) {
+  const fault = reading.fault || (plan?.fault ?? '');
+  return (
+    <div className="space-y-3" aria-live="polite">
+      {fault !== '' && <p className="text-beet">{fault}</p>}
+      {reading.candidates.length > 0 && (
+        <div className="flex flex-wrap gap-2">
+          {reading.candidates.slice(0, 6).map((candidate, at) => (
+            <button key={candidate} type="button" className="button" onClick={() => onPick(candidate)}>
+              {candidate} <kbd className="key">{at === 0 ? 'Enter' : `Alt ${at + 1}`}</kbd>
+            </button>
+          ))}
+        </div>
+      )}
+      {fault === '' && !plan && <p className="text-slate">Looking where it is …</p>}
+      {plan && (
+        <ul className="space-y-1.5">
+          {plan.packages.slice(0, MOST_SHOWN).map((view) => (
+            <li key={view.id} className="flex flex-wrap items-center gap-x-3">
+              <Tape food={view.food.name} detail={view.amount_words} band={view.band} state={view.state} />
+              <span className="text-slate">
+                {view.code} · {view.zone ? `${view.zone.name}, ${view.zone.appliance}` : 'counter'}
+              </span>
+              <DateButton view={view} />
+            </li>
+          ))}
+        </ul>
+      )}
+      {plan?.asksOn && <p>Where to is asked on the package: Enter opens it.</p>}
+      {fault === '' && (reading.verb === 'undo' || plan) && (
+        <button type="button" className="button" data-main="true" disabled={busy} onClick={onDo}>
+          {DO[reading.verb]} <kbd className="font-text text-[0.9375rem] font-normal">Enter</kbd>
+        </button>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,77 @@
+import type { NamedFood } from '@/core/foods/findFood';
+import type { Verb, VerbReading } from '@/core/quickline/readVerb';
+import type { PackageView } from '@/services/stock/packageView';
+import type { NewCommand } from '../door/doorClient';
+
+/** When a meal is meant by its day alone: six in the evening, by this browser's clock. */
+export function mealTime(on: string | null): string | null {
+  return on === null ? null : new Date(`${on}T18:00`).toISOString();
+}
+
+/** What a verb at the line would do to which packages, first out first. */
+export interface VerbPlan {
+  packages: PackageView[];
+  commands: NewCommand[];
+  /** Why it cannot be done; empty: it can. */
+  fault: string;
+  /** Where it goes is asked on the package itself. */
+  asksOn: string | null;
+}
+
+const FITS: Record<Exclude<Verb, 'undo'>, (view: PackageView) => boolean> = {
+  take: ({ verdict }) => verdict !== 'discard',
+  open: ({ opened, state }) => !opened && state !== 'frozen',
+  move: () => true,
+  freeze: ({ state, verdict }) => state !== 'frozen' && verdict !== 'discard',
+  thaw: ({ state }) => state === 'frozen',
+  bin: () => true,
+  where: () => true,
+};
+
+const NONE: Record<Exclude<Verb, 'undo'>, string> = {
+  take: 'There is none of it that may be eaten.',
+  open: 'There is none of it that is closed and not frozen.',
+  move: 'There is none of it here.',
+  freeze: 'There is none of it that may still be frozen.',
+  thaw: 'There is none of it in a freezer.',
+  bin: 'There is none of it here.',
+  where: 'There is none of it here.',
+};
+
+const COMMANDS: Record<
+  Exclude<Verb, 'undo' | 'where'>,
+  (reading: Pick<VerbReading<NamedFood>, 'zone' | 'reason'>) => NewCommand | null
+> = {
+  take: () => ({ type: 'package.take' }),
+  open: () => ({ type: 'package.open' }),
+  bin: ({ reason }) => ({ type: 'package.discard', reason }),
+  move: ({ zone }) => zone && { type: 'package.move', zone: zone.id },
+  freeze: ({ zone }) => zone && { type: 'package.freeze', zone: zone.id },
+  thaw: ({ zone }) => zone && { type: 'package.thaw', method: 'fridge', zone: zone.id },
+};
+
+/** Works out what a verb does. @param packages those of the food, first out first */
+export function verbPlan(reading: VerbReading<NamedFood>, packages: readonly PackageView[]): VerbPlan {
+  const { verb, count } = reading;
+  const plan: VerbPlan = { packages: [], commands: [], fault: reading.fault, asksOn: null };
+  if (plan.fault !== '' || verb === 'undo') return plan;
+  const fit = packages.filter(FITS[verb]);
+  if (fit.length === 0) return { ...plan, fault: NONE[verb] };
+  if (verb === 'where') return { ...plan, packages: fit };
+  const inPieces =
+    verb === 'take' && fit.every(({ unit }) => unit === 'pc') && fit.some(({ amount }) => amount > 1);
+  if (inPieces) {
+    const foods = reading.foods.map(({ id }) => id);
+    const take = { type: 'stock.take', foods, amount: count, unit: 'pc', by: mealTime(reading.on) };
+    return { ...plan, packages: fit.slice(0, 3), commands: [take] };
+  }
+  if (fit.length < count) return { ...plan, packages: fit, fault: `There are only ${fit.length} of it.` };
+  const chosen = fit.slice(0, count);
+  const command = COMMANDS[verb](reading);
+  if (!command) return { ...plan, packages: chosen, asksOn: chosen[0]?.code ?? null };
+  return {
+    ...plan,
+    packages: chosen,
+    commands: chosen.map(({ id, version }) => ({ ...command, package: id, version })),
+  };
+}

@@ -1,0 +1,205 @@
+'use client';
+
+import Link from 'next/link';
+import { useState, useSyncExternalStore } from 'react';
+import { Choice } from '../forms/Choice';
+import { postJson } from '../door/fetchJson';
+import { namesOf } from './namesOf';
+
+/** What a country's shops count in; others are chosen by hand. */
+const CURRENCY_OF: Readonly<Record<string, string>> = {
+  US: 'USD',
+  GB: 'GBP',
+  CA: 'CAD',
+  AU: 'AUD',
+  NZ: 'NZD',
+  CH: 'CHF',
+  SE: 'SEK',
+  NO: 'NOK',
+  DK: 'DKK',
+  PL: 'PLN',
+  CZ: 'CZK',
+  HU: 'HUF',
+  JP: 'JPY',
+  IN: 'INR',
+  ZA: 'ZAR',
+  BR: 'BRL',
+  MX: 'MXN',
+  IS: 'ISK',
+  RO: 'RON',
+  TR: 'TRY',
+};
+
+interface Guess {
+  timeZone: string;
+  currency: string;
+  units: 'metric' | 'us';
+  dateOrder: 'dmy' | 'mdy';
+}
+
+const NO_GUESS: Guess = { timeZone: 'UTC', currency: 'EUR', units: 'metric', dateOrder: 'dmy' };
+let guessed: Guess | null = null;
+
+/** What the browser says of where it is. */
+function guess(): Guess {
+  if (guessed) return guessed;
+  const { timeZone } = Intl.DateTimeFormat().resolvedOptions();
+  const region = new Intl.Locale(navigator.language).maximize().region ?? '';
+  const us = region === 'US' || region === 'LR' || region === 'MM';
+  guessed = {
+    timeZone,
+    currency: CURRENCY_OF[region] ?? 'EUR',
+    units: us ? 'us' : 'metric',
+    dateOrder: us ? 'mdy' : 'dmy',
+  };
+  return guessed;
+}
+
+const never = (): (() => void) => () => undefined;
+
+/** A household of one's own: its name is enough, the rest is guessed from the browser and can be changed later. */
+export function OwnKitchenForm({ timeZones, currencies }: { timeZones: string[]; currencies: string[] }) {
+  const told = useSyncExternalStore(never, guess, () => NO_GUESS);
+  const [changed, setChanged] = useState<Partial<Guess>>({});
+  const [name, setName] = useState('');
+  const [people, setPeople] = useState('');
+  const [caution, setCaution] = useState<'usual' | 'careful'>('usual');
+  const [fault, setFault] = useState('');
+  const [busy, setBusy] = useState(false);
+  const { timeZone, currency, units, dateOrder } = { ...told, ...changed };
+  const zones = timeZones.includes(timeZone) ? timeZones : [timeZone, ...timeZones];
+  const make = async (): Promise<void> => {
+    if (name.trim() === '') {
+      setFault('What is your household called? Any name will do: the street, the family.');
+      return;
+    }
+    setBusy(true);
+    try {
+      const body = {
+        name: name.trim(),
+        time_zone: timeZone,
+        currency,
+        units,
+        date_order: dateOrder,
+        caution,
+        people: namesOf(people),
+      };
+      await postJson('/api/v1/households/add', body, { household: '' });
+      window.location.assign('/move-in');
+    } catch (error) {
+      setBusy(false);
+      setFault(error instanceof Error ? error.message : 'That did not work. Try again.');
+    }
+  };
+  return (
+    <form
+      className="card mx-auto max-w-2xl space-y-5 p-5 sm:p-6"
+      noValidate
+      onSubmit={(event) => {
+        event.preventDefault();
+        void make();
+      }}
+    >
+      <h1 className="text-[1.6rem]">Our own kitchen</h1>
+      <label className="block">
+        <span className="block font-semibold">What is your household called?</span>
+        <input
+          className="field mt-1"
+          autoFocus
+          maxLength={60}
+          value={name}
+          aria-invalid={fault !== ''}
+          aria-describedby="own-fault"
+          onChange={(event) => setName(event.target.value)}
+        />
+      </label>
+      <p id="own-fault" role="alert" className={fault === '' ? 'sr-only' : 'text-beet'}>
+        {fault}
+      </p>
+      <label className="block">
+        <span className="block font-semibold">Who lives there?</span>
+        <span className="block text-slate">
+          Names, with commas; they sign what they do. Nobody needs a password. You may leave it empty.
+        </span>
+        <input
+          className="field mt-1"
+          maxLength={400}
+          value={people}
+          onChange={(event) => setPeople(event.target.value)}
+        />
+      </label>
+      <div className="grid gap-4 sm:grid-cols-2">
+        <Choice
+          label="Units"
+          value={units}
+          choices={[
+            ['metric', 'Grams, litres, °C'],
+            ['us', 'Pounds, cups, °F'],
+          ]}
+          onChoose={(value) =>
+            setChanged({ ...changed, units: value, dateOrder: value === 'us' ? 'mdy' : 'dmy' })
+          }
+        />
+        <Choice
+          label="How careful"
+          value={caution}
+          choices={[
+            ['usual', 'Usual'],
+            ['careful', 'Careful: babies, pregnant, old or ill at the table'],
+          ]}
+          onChoose={setCaution}
+        />
+      </div>
+      <details>
+        <summary className="min-h-11 cursor-pointer py-2 text-slate-deep">
+          {timeZone.replaceAll('_', ' ')} · {currency} ·{' '}
+          {dateOrder === 'dmy' ? 'day first (25/11)' : 'month first (11/25)'}: is that right?
+        </summary>
+        <div className="mt-2 grid gap-4 sm:grid-cols-3">
+          <label>
+            <span className="block text-slate">Time zone</span>
+            <select
+              className="field"
+              value={timeZone}
+              onChange={(event) => setChanged({ ...changed, timeZone: event.target.value })}
+            >
+              {zones.map((zone) => (
+                <option key={zone}>{zone}</option>
+              ))}
+            </select>
+          </label>
+          <label>
+            <span className="block text-slate">Currency</span>
+            <select
+              className="field"
+              value={currency}
+              onChange={(event) => setChanged({ ...changed, currency: event.target.value })}
+            >
+              {currencies.map((one) => (
+                <option key={one}>{one}</option>
+              ))}
+            </select>
+          </label>
+          <Choice
+            label="Dates in figures"
+            value={dateOrder}
+            choices={[
+              ['dmy', '25/11'],
+              ['mdy', '11/25'],
+            ]}
+            onChoose={(value) => setChanged({ ...changed, dateOrder: value })}
+          />
+        </div>
+      </details>
+      <p className="text-slate">All of it can be changed later, under Kitchen, Household.</p>
+      <div className="flex flex-wrap gap-3">
+        <button type="submit" className="button" data-main="true" disabled={busy}>
+          {busy ? 'Moving in …' : 'Move in'}
+        </button>
+        <Link href="/start" className="button">
+          Back
+        </Link>
+      </div>
+    </form>
+  );
+}
