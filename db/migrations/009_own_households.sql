@@ -14,3 +14,17 @@ ALTER TABLE command
 UPDATE household
    SET demo = 1
  WHERE name = 'Skerry Row';
+
+-- What asks, and when, is worked out anew: a package asks when it is due tomorrow, not for days.
+
+UPDATE household
+   SET lead_chilled = 1
+ WHERE lead_chilled = 4;
+
+UPDATE household
+   SET lead_frozen = 1
+ WHERE lead_frozen = 31;
+
+UPDATE package
+   SET litres = NULL
+ WHERE here = TRUE;

@@ -75,6 +75,52 @@ export async function readAnswered(
   return readByIds(sql, householdId, ids);
 }
 
+/** What comes near its date and does not ask yet, of what is frozen or of the rest (EXPLAIN: range over package_answered). */
+export async function readComing(
+  sql: Sql,
+  householdId: number,
+  { today, limit, frozen, ...scope }: Scope & { today: string; limit: number; frozen: boolean },
+): Promise<Package[]> {
+  const ids = await readIds(
+    sql,
+    `SELECT id
+       FROM package
+      WHERE household_id = :householdId
+        AND here = TRUE
+        AND answered = FALSE
+        AND ask_on > :today
+        AND near_on <= :today
+        AND ${frozen ? "state = 'frozen'" : "state <> 'frozen'"}
+        ${inScope(scope)}
+      ORDER BY first_out
+      LIMIT :limit`,
+    { householdId, today, limit, zoneIds: zonesOf(scope) },
+  );
+  return readByIds(sql, householdId, ids);
+}
+
+/** What had an answer that still stands, near its date or not (EXPLAIN: range over package_answered). */
+export async function readPlanned(
+  sql: Sql,
+  householdId: number,
+  { today, limit, ...scope }: Scope & { today: string; limit: number },
+): Promise<Package[]> {
+  const ids = await readIds(
+    sql,
+    `SELECT id
+       FROM package
+      WHERE household_id = :householdId
+        AND here = TRUE
+        AND answered = TRUE
+        AND ask_on > :today
+        ${inScope(scope)}
+      ORDER BY first_out
+      LIMIT :limit`,
+    { householdId, today, limit, zoneIds: zonesOf(scope) },
+  );
+  return readByIds(sql, householdId, ids);
+}
+
 /** What is near its date by how it stands, and what else Today tells as a number. */
 export interface NearCounts {
   asking: number;

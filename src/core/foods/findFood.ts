@@ -66,7 +66,10 @@ export function foodsOfKind<F extends NamedFood>(index: FoodIndex<F>, text: stri
   const wanted = foodWords(text);
   if (wanted.length === 0) return [];
   const hits = index.entries.filter(({ words }) => wanted.every((want) => words.includes(want)));
-  hits.sort((a, b) => a.words.length - b.words.length || a.key.length - b.key.length);
+  // "Ham, sliced cooked" is a ham before "Dry-cured ham" is.
+  const leads = ({ food }: (typeof hits)[number]): number =>
+    foodWords(food.name)[0] === wanted.at(-1) || foodWords(food.name)[0] === wanted[0] ? 0 : 1;
+  hits.sort((a, b) => leads(a) - leads(b) || a.words.length - b.words.length || a.key.length - b.key.length);
   return unique(
     hits.map((hit) => hit.food),
     most,

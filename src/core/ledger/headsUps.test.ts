@@ -14,19 +14,21 @@ const cheese = { food: 'hard-cheese', called: 'Hard cheese', packs: 1, amount: 4
 const steak = { food: 'beef-steak', called: 'Steak', packs: 1, amount: 400 };
 
 describe('answers', () => {
-  it('asks four days ahead, again after “eat tonight”, on the day of a plan, and after a look', () => {
+  it('asks a day ahead; what is to be eaten stands until its date is over or it is dropped; a look rests by food', () => {
     const store = new Store();
     store.store(steak);
-    expect(asks(store.first())).toBe('2026-11-26');
+    expect([asks(store.first()), nearOn(store.first(), USUAL_LEAD)]).toEqual(['2026-11-29', '2026-11-26']);
     const tonight = store.on('package.answer', { answer: 'eat-tonight', on: null }, noon('2026-11-26'));
-    expect([tonight.governingDate, asks(tonight)]).toEqual(['2026-11-30', '2026-11-27']);
+    expect([tonight.governingDate, asks(tonight)]).toEqual(['2026-11-30', '2026-12-01']);
     const plan = store.on('package.answer', { answer: 'plan', on: '2026-11-29' }, noon('2026-11-27'));
-    expect(asks(plan)).toBe('2026-11-29');
+    expect([plan.answer?.day, asks(plan)]).toEqual(['2026-11-29', '2026-12-01']);
+    const dropped = store.on('package.answer', { answer: 'drop', on: null }, noon('2026-11-27'));
+    expect([dropped.answer, asks(dropped)]).toEqual([null, '2026-11-29']);
     const other = new Store();
     other.store(cheese);
     expect(nearOn(other.first(), USUAL_LEAD)).toBe('2027-05-20');
     const fine = other.on('package.answer', { answer: 'looked-fine', on: null }, noon('2027-05-22'));
-    expect([fine.governingDate, asks(fine)]).toEqual(['2027-05-24', '2027-05-23']);
+    expect([fine.governingDate, asks(fine)]).toEqual(['2027-05-24', '2027-06-21']);
   });
 
   it('refuses a look against a use by, a plan past the date, and any answer for what must go out', () => {
@@ -45,11 +47,11 @@ describe('answers', () => {
     const store = new Store();
     store.store({ food: 'milk', called: 'Milk', amount: 1000, unit: 'ml', packs: 1 });
     const planned = store.on('package.answer', { answer: 'plan', on: '2026-12-02' });
-    expect(asks(planned)).toBe('2026-12-02');
+    expect(asks(planned)).toBe('2026-12-03');
     const opened = store.on('package.open', {}, noon('2026-11-25'));
     expect(opened.governingDate).toBe('2026-12-02');
     const sooner = store.on('package.find', { finding: 'turning' }, noon('2026-11-26'));
-    expect([sooner.governingDate, asks(sooner)]).toEqual(['2026-11-27', '2026-11-23']);
+    expect([sooner.governingDate, asks(sooner)]).toEqual(['2026-11-27', '2026-11-26']);
   });
 
   it('lets food be given away and cooked while it is good, composted and binned at any time', () => {

@@ -278,7 +278,10 @@ export function parseQuickLine<F extends NamedFood & Partial<Pick<Food, 'group' 
       ...draft.line,
       packs: settled.packs,
       food: ownFood?.name ?? food.id,
-      called: sayCalled(typed),
+      // A slip of the pen does not go onto the label.
+      called: draft.parts.some(({ meaning, guessed }) => meaning === 'food' && guessed)
+        ? (food.name.split(',')[0] ?? food.name)
+        : sayCalled(typed),
       amount: settled.amount,
       unit: settled.unit,
       start: draft.about === '' ? start : { ...start, about: draft.about },

@@ -2,7 +2,9 @@ import { addDays } from '@/core/calendar/calendarDate';
 import { sayDueDate, sayFullDate } from '@/core/calendar/sayDate';
 import { sayAmount } from '@/core/units/sayAmount';
 import { sql } from '@/store/database';
+import type { Package } from '@/core/model/package';
 import { readTold, type ToldPackage } from '@/store/feed';
+import { readComing, readPlanned } from '@/store/today';
 import { viewContext } from '../household/context';
 import { readJobsOfTheDay } from '../today/jobs';
 import { beginPaper, MM, PAPER_INK, PAPER_SLATE } from './paper';
@@ -11,47 +13,102 @@ import { beginPaper, MM, PAPER_INK, PAPER_SLATE } from './paper';
 const PAGE_MM = [148, 210] as const;
 const EDGE = 12 * MM;
 const MOST_TOLD = 400;
-const SOON_DAYS = 3;
+/** Codes that stand on one line. */
+const MOST_CODES = 6;
 
 interface SlipPart {
   title: string;
   lines: { words: string; more: string }[];
 }
 
-/** The parts of the slip in the order in which a morning goes: what must out, tonight, the next days, jobs. */
-function partsOf(
+/** Packages of one food and day on one line: "Chicken stock, 8: 4.2 l". */
+function linesOf(
   packages: readonly ToldPackage[],
   today: string,
   placeOf: (id: string | null) => string,
-): SlipPart[] {
-  const line = (found: ToldPackage) => ({
-    words: `${found.called} ${sayAmount(found.amount, found.unit)}`,
-    more: `${placeOf(found.zoneId)} · ${found.code} · ${sayDueDate(found.governingDate, today)}`,
+): SlipPart['lines'] {
+  const groups = new Map<string, ToldPackage[]>();
+  for (const found of packages) {
+    const key = `${found.called}|${found.unit}|${found.state}`;
+    groups.set(key, [...(groups.get(key) ?? []), found]);
+  }
+  return [...groups.values()].flatMap((group) => {
+    const [first] = group;
+    const last = group.at(-1);
+    if (!first || !last) return [];
+    const alike = group.every(({ amount }) => amount === first.amount);
+    const amount = sayAmount(
+      alike ? first.amount : group.reduce((sum, one) => sum + one.amount, 0),
+      first.unit,
+    );
+    const words =
+      group.length === 1
+        ? amount
+        : alike
+          ? `${group.length} × ${amount}`
+          : `${group.length}, together ${amount}`;
+    const places = [...new Set(group.map(({ zoneId }) => placeOf(zoneId)))].join(', ');
+    const days = [
+      ...new Set([first, last].map(({ governingDate }) => sayDueDate(governingDate, today))),
+    ].join(' to ');
+    const codes = group.map(({ code }) => code);
+    const named =
+      codes.length > MOST_CODES
+        ? [...codes.slice(0, MOST_CODES), `and ${codes.length - MOST_CODES} more`]
+        : codes;
+    return [{ words: `${first.called} ${words}`, more: `${places} · ${named.join(' ')} · ${days}` }];
   });
-  const out = packages.filter(({ condemned, useBy }) => condemned || (useBy !== null && useBy < today));
-  const rest = packages.filter((found) => !out.includes(found));
-  const soon = addDays(today, SOON_DAYS);
+}
+
+/** The parts of the slip in the order in which a morning goes: what must out, what was decided, tonight, the next days. */
+function partsOf(
+  asking: readonly ToldPackage[],
+  toEat: readonly ToldPackage[],
+  coming: readonly ToldPackage[],
+  today: string,
+  placeOf: (id: string | null) => string,
+): SlipPart[] {
+  const out = asking.filter(({ condemned, useBy }) => condemned || (useBy !== null && useBy < today));
+  const rest = asking.filter((found) => !out.includes(found));
   const until = (from: string, to: string): ToldPackage[] =>
     rest.filter(({ governingDate }) => governingDate >= from && governingDate <= to);
+  const part = (title: string, packages: readonly ToldPackage[]): SlipPart => ({
+    title,
+    lines: linesOf(packages, today, placeOf),
+  });
   return [
-    { title: 'Throw out', lines: out.map(line) },
-    { title: 'Look at first', lines: until('', addDays(today, -1)).map(line) },
-    { title: 'Eat tonight', lines: until(today, today).map(line) },
-    { title: 'In the next three days', lines: until(addDays(today, 1), soon).map(line) },
-    { title: 'Coming near', lines: rest.filter(({ governingDate }) => governingDate > soon).map(line) },
+    part('Throw out', out),
+    part('To be eaten, as decided', toEat),
+    part('Look at first', until('', addDays(today, -1))),
+    part('Eat tonight', until(today, today)),
+    part('Tomorrow', until(addDays(today, 1), '9999-12-31')),
+    part('In the next days', coming),
   ].filter(({ lines }) => lines.length > 0);
 }
 
-/** The morning slip as PDF: what asks today, with boxes to tick, and the jobs of the day. */
+/** A package as the slip tells it. */
+const toTold = (found: Package): ToldPackage => ({ ...found, nearOn: '', askOn: '' });
+
+/** The morning slip as PDF: what asks today, what was decided to be eaten, what comes, with boxes to tick, and the jobs of the day. */
 export async function printSlip(): Promise<Buffer> {
   const context = await viewContext();
   const { household, kitchen, today } = context;
-  const packages = (await readTold(sql(), household.id, today, MOST_TOLD)).filter(
-    ({ askOn }) => askOn <= today,
-  );
+  const scope = { today, limit: MOST_TOLD, zoneIds: null };
+  const told = (await readTold(sql(), household.id, today, MOST_TOLD)).filter(({ askOn }) => askOn <= today);
+  const [planned, coming] = await Promise.all([
+    readPlanned(sql(), household.id, scope),
+    readComing(sql(), household.id, { ...scope, frozen: false }),
+  ]);
+  const toEat = planned.filter(({ answer }) => answer?.what === 'eat-tonight' || answer?.what === 'plan');
   const places = new Map(kitchen.zones.map(({ id, name }) => [id, name]));
   const jobs = await readJobsOfTheDay(context);
-  const parts = partsOf(packages, today, (id) => places.get(id ?? '') ?? 'out of the cold');
+  const parts = partsOf(
+    told,
+    toEat.map(toTold),
+    coming.map(toTold),
+    today,
+    (id) => places.get(id ?? '') ?? 'out of the cold',
+  );
   if (jobs.length > 0) {
     parts.push({
       title: 'Jobs',

@@ -1,4 +1,4 @@
-import { sayDueDate, sayFullDate, sayPlainDate } from '@/core/calendar/sayDate';
+import { sayDueDate, sayFullDate, sayPastDate, sayPlainDate } from '@/core/calendar/sayDate';
 import type { AnswerChoice } from '@/core/firstout/answerChoices';
 import { freezeUntil, isAnswered, nextLook, type Stage, stageOn } from '@/core/firstout/askOn';
 import { whatIfOne } from '@/core/keeping/whatIf';
@@ -62,8 +62,15 @@ function freezeOf(
 function answeredWords({ answer, governingDate, state }: Package, today: string): string {
   if (!answer || !isAnswered({ answer, governingDate, state })) return '';
   const until = sayDueDate(answer.until, today);
-  if (answer.what === 'eat-tonight') return answer.on === today ? 'to be eaten tonight' : 'was to be eaten';
-  if (answer.what === 'plan') return answer.until <= today ? 'planned for today' : `planned for ${until}`;
+  const day = answer.day ?? (answer.what === 'plan' ? answer.until : answer.on);
+  if (answer.what === 'eat-tonight')
+    return day === today ? 'to be eaten tonight' : `was to be eaten ${sayPastDate(day, today)}`;
+  if (answer.what === 'plan')
+    return day === today
+      ? 'planned for today'
+      : day < today
+        ? `was planned for ${sayPastDate(day, today)}`
+        : `planned for ${sayDueDate(day, today)}`;
   return answer.until <= today ? 'another look is due' : `looked fine, next look ${until}`;
 }
 
@@ -89,7 +96,9 @@ export function toHeadsUp(found: Package, view: PackageView, context: HouseholdC
     answered_words: answeredWords(found, today),
     forbidden,
     freeze: out ? null : freeze,
-    next_look_words: sayFullDate(nextLook(found, today)),
+    next_look_words: sayFullDate(
+      nextLook(found, today, context.reference.byId.get(found.foodId)?.fridgeDaysMax ?? null),
+    ),
     plan_until: found.useBy ?? (found.bestBy > today ? found.bestBy : today),
   };
 }

@@ -62,8 +62,11 @@ export interface SeenToday extends Pick<
   | 'total'
   | 'passed_unanswered'
   | 'jobs'
+  | 'freezers'
 > {
   first_out: SeenRow[];
+  to_eat: SeenRow[];
+  coming: SeenRow[];
   /** How many packages had their answer; they are read when the cook unfolds them. */
   answered: number;
   appliances: SeenAppliance[];
@@ -138,7 +141,10 @@ function seenToday(view: TodayView): SeenToday {
   return {
     ...{ today, today_words, summary, scope, scopes, next, asking, settled, total, passed_unanswered },
     jobs: view.jobs,
+    freezers: view.freezers,
     first_out: view.first_out.map(seenRow),
+    to_eat: view.to_eat.map(seenRow),
+    coming: view.coming.map(seenRow),
     answered: view.answered.reduce((sum, { packages }) => sum + packages.length, 0),
     appliances: view.appliances.map(seenAppliance),
   };

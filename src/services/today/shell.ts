@@ -26,6 +26,30 @@ export interface Shell {
   notify_at: string;
 }
 
+const sayDegrees = (celsius: number): string => `${String(celsius).replace('-', '−')}°`;
+
+/** The warmest fridge and the warmest freezer; each that is too warm by its name. */
+function temperaturesOf(
+  compartments: readonly { called: string; temperatureC: number; cold: 'fridge' | 'freezer' }[],
+): Shell['temperatures'] {
+  return (['fridge', 'freezer'] as const).flatMap((cold) => {
+    const its = compartments.filter((one) => one.cold === cold);
+    const [first] = its;
+    if (!first) return [];
+    const limit = cold === 'fridge' ? SAFE_CHILL_C : -15;
+    const warm = its.filter(({ temperatureC }) => temperatureC > limit);
+    if (warm.length > 0)
+      return warm.map(({ called, temperatureC }) => ({
+        name: called,
+        words: sayDegrees(temperatureC),
+        warm: true,
+      }));
+    const most = Math.max(...its.map(({ temperatureC }) => temperatureC));
+    const name = cold === 'fridge' ? 'Fridge' : 'Freezer';
+    return [{ name: its.length > 1 ? `${name}s` : name, words: sayDegrees(most), warm: false }];
+  });
+}
+
 /** Top bar and counter; `null` while the database is out of reach. */
 export async function readShell(): Promise<Shell | null> {
   try {
@@ -53,11 +77,7 @@ export async function readShell(): Promise<Shell | null> {
           ? null
           : { lines: onBench.length, minutes_left: left.length === 0 ? null : Math.min(...left) },
       notify_at: household.settings.notifyAt,
-      temperatures: context.kitchen.compartments.map(({ called, temperatureC, cold }) => ({
-        name: called,
-        words: `${String(temperatureC).replace('-', '−')}°`,
-        warm: temperatureC > (cold === 'fridge' ? SAFE_CHILL_C : -15),
-      })),
+      temperatures: temperaturesOf(context.kitchen.compartments),
       counter: toCounter(onCounter.map((found) => toPackageView(found, context))),
     };
   } catch (error) {

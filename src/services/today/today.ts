@@ -8,8 +8,12 @@ import { type CounterItem, toCounter } from '../haul/counter';
 import { type ApplianceView, readDrawing } from '../kitchen/drawing';
 import {
   type FirstOutRow,
+  type FreezerRow,
   readAnsweredRows,
   readAskingPage,
+  readComingRows,
+  readFreezerRows,
+  readToEatRows,
   scopeNamed,
   scopesOf,
   type ScopeView,
@@ -29,6 +33,12 @@ export interface TodayView {
   next: string | null;
   asking: number;
   answered: FirstOutRow[];
+  /** Answered “eat tonight” or planned: it stays here until it is taken or dropped. */
+  to_eat: FirstOutRow[];
+  /** Near its date, not asking yet. */
+  coming: FirstOutRow[];
+  /** On the day for the freezers: one line for each. */
+  freezers: FreezerRow[];
   settled: number;
   total: number;
   /** Dates that went by with no answer in the last 12 months. */
@@ -84,9 +94,12 @@ export async function readToday(query: { scope?: string | undefined } = {}): Pro
 async function workOut(context: HouseholdContext, scope: ScopeView): Promise<TodayView> {
   const { household, today } = context;
   const zoneIds = scope.zone_ids;
-  const [asking, answered, near, jobs, appliances, onCounter] = await Promise.all([
+  const [asking, answered, toEat, coming, freezers, near, jobs, appliances, onCounter] = await Promise.all([
     readAskingPage(context, scope, null),
     readAnsweredRows(context, scope),
+    readToEatRows(context, scope),
+    readComingRows(context, scope),
+    readFreezerRows(context, scope),
     readCounts(household.id, today, zoneIds),
     readJobsOfTheDay(context),
     readDrawing(context),
@@ -107,7 +120,10 @@ async function workOut(context: HouseholdContext, scope: ScopeView): Promise<Tod
     first_out: asking.rows,
     next: asking.next,
     asking: near.asking,
-    answered,
+    answered: answered.filter((row) => !toEat.some(({ view }) => view.id === row.view.id)),
+    to_eat: toEat,
+    coming,
+    freezers,
     settled: total - near.asking - near.answered,
     total,
     passed_unanswered: near.passed,

@@ -19,8 +19,8 @@ export function HeadsUpForm({ settings }: { settings: HouseholdView['settings'] 
         Heads-ups
       </h2>
       <p className="mt-1 text-slate">
-        Each package asks before it turns “soon”, on its day, and after it. A food may have lead days of its
-        own.
+        A package asks so many days before its date, once; on Saturdays each freezer is gone through for what
+        comes near. A food may have lead days of its own.
       </p>
       <form
         className="mt-3 grid gap-3 sm:grid-cols-2"

@@ -1,7 +1,8 @@
 'use client';
 
 import Link from 'next/link';
-import { useState, useSyncExternalStore } from 'react';
+import { useRouter } from 'next/navigation';
+import { useState, useSyncExternalStore, useTransition } from 'react';
 import { v4 as newUuid } from 'uuid';
 import { readReceipt } from '@/core/quickline/readReceipt';
 import type { AppliancePlan } from '@/services/kitchen/kitchenPlan';
@@ -24,7 +25,10 @@ const MOST_SHOWN = 100;
 
 /** Moving in what is there already: zone by zone, one line a thing. It may be closed half way and gone on with. */
 export function FirstFill({ appliances }: { appliances: AppliancePlan[] }) {
-  const { act, tell } = useDoor();
+  const { act, busy, tell } = useDoor();
+  const router = useRouter();
+  const [, startRefresh] = useTransition();
+  const [last, setLast] = useState<{ ids: string[]; says: string } | null>(null);
   const { vocabulary, fault } = useVocabulary();
   const shelf = useSyncExternalStore(onShelf, presentShelf, noShelf);
   const [progress, setProgress] = useState('');
@@ -63,13 +67,19 @@ export function FirstFill({ appliances }: { appliances: AppliancePlan[] }) {
   };
   /** Stores lines; what the door refuses is kept aside with its reason. */
   const store = async (filled: readonly FilledLine[]): Promise<boolean> => {
-    const answers = await act(...filled.flatMap(({ commands }) => commands));
-    if (answers === null) {
-      for (const { reading } of filled) keepAside(reading.text, 'It was not stored. Try again.');
+    const { sendCommands } = await import('../door/sendCommands');
+    let answers;
+    try {
+      answers = await sendCommands(filled.flatMap(({ commands }) => commands));
+    } catch (error) {
+      const says = error instanceof Error ? error.message : 'It was not stored. Try again.';
+      for (const { reading } of filled) keepAside(reading.text, says);
       return false;
     }
+    startRefresh(() => router.refresh());
     const codes = answers.flatMap(({ packages }) => packages.map(({ code }) => code));
     changeShelf((now) => ({ codes: [...now.codes, ...codes] }));
+    setLast({ ids: answers.map(({ id }) => id).reverse(), says: answers.map(({ says }) => says).join(' ') });
     return true;
   };
   const storeOne = (filled: FilledLine): void => {
@@ -138,6 +148,22 @@ export function FirstFill({ appliances }: { appliances: AppliancePlan[] }) {
               }}
             />
             {progress !== '' && <p role="status">{progress}</p>}
+            {last && (
+              <p className="flex flex-wrap items-center gap-3">
+                <span role="status">{last.says}</span>
+                <button
+                  type="button"
+                  className="button"
+                  disabled={busy}
+                  onClick={() => {
+                    setLast(null);
+                    void act(...last.ids.map((command) => ({ type: 'ledger.undo', command })));
+                  }}
+                >
+                  Undo
+                </button>
+              </p>
+            )}
             {packages.length > 0 && (
               <ul className="mt-2 divide-y divide-line border-t border-line">
                 {packages.map((view) => (

@@ -10,6 +10,7 @@ import type { HeadsUp } from '@/services/today/headsUp';
 import { useDoor } from '../door/useDoor';
 import type { NewCommand } from '../door/doorClient';
 import { DISCARD_WORDS } from './discardWords';
+import { keepAnswer, lastAnswer } from './lastAnswer';
 import { ZoneChoice } from './ZoneChoice';
 
 const CookForm = dynamic(() => import('./CookForm').then((module) => module.CookForm));
@@ -46,10 +47,13 @@ export function AnswerBar({
   onDone: () => void;
 }) {
   const { act, busy } = useDoor();
-  const [all, setAll] = useState(stage.stage === 'past');
+  const [all, setAll] = useState(true);
+  const before = lastAnswer(name);
   const meant = all ? packages : packages.slice(0, 1);
   const run = (type: string, more: Record<string, unknown> = {}): void => {
     const commands = meant.map(({ id, version }): NewCommand => ({ type, package: id, version, ...more }));
+    const told = choiceOf(type, more);
+    if (told) keepAnswer(name, told);
     void act(...commands).then((answers) => answers && onDone());
   };
   const choose = (choice: AnswerChoice): void => {
@@ -66,7 +70,7 @@ export function AnswerBar({
     <div className="space-y-2 pb-2">
       {packages.length > 1 && (
         <div role="group" aria-label="For how many" className="flex gap-2">
-          {[false, true].map((every) => (
+          {[true, false].map((every) => (
             <button
               key={String(every)}
               type="button"
@@ -75,12 +79,26 @@ export function AnswerBar({
               data-main={all === every}
               onClick={() => setAll(every)}
             >
-              {every ? `All ${packages.length}` : 'One'}
+              {every ? `All ${packages.length}` : 'This one only'}
             </button>
           ))}
         </div>
       )}
       <div role="group" aria-label={`Answer for ${name}`} className="flex flex-wrap gap-1.5">
+        {keys && before && stage.forbidden[before] === undefined && (
+          <button
+            type="button"
+            className="button px-2.5"
+            aria-keyshortcuts="a"
+            disabled={busy}
+            onClick={() => choose(before)}
+          >
+            As last time: {ANSWER_WORDS[before].toLowerCase()}
+            <kbd aria-hidden className="key">
+              a
+            </kbd>
+          </button>
+        )}
         {shown.map((choice) => (
           <button
             key={choice}
@@ -137,14 +155,21 @@ export function AnswerBar({
         <fieldset className="rounded-part border border-line p-2">
           <legend className="px-1">Why?</legend>
           <div className="flex flex-wrap gap-1.5">
-            {DISCARD_REASONS.map((reason: DiscardReason) => (
+            {DISCARD_REASONS.map((reason: DiscardReason, at) => (
               <button
                 key={reason}
                 type="button"
                 className="button"
+                data-digit={at + 1}
+                aria-keyshortcuts={keys ? String(at + 1) : undefined}
                 onClick={() => run('package.discard', { reason })}
               >
                 {DISCARD_WORDS[reason]}
+                {keys && (
+                  <kbd aria-hidden className="key">
+                    {at + 1}
+                  </kbd>
+                )}
               </button>
             ))}
           </div>
@@ -152,6 +177,19 @@ export function AnswerBar({
       )}
     </div>
   );
+}
+
+/** Which answer a command was. */
+function choiceOf(type: string, { answer }: Record<string, unknown>): AnswerChoice | null {
+  if (type === 'package.answer') return answer as AnswerChoice;
+  const told: Readonly<Record<string, AnswerChoice>> = {
+    'package.give': 'give',
+    'package.compost': 'compost',
+    'package.freeze': 'freeze',
+    'package.cook': 'cook',
+    'package.discard': 'bin',
+  };
+  return told[type] ?? null;
 }
 
 /** The days a plan may name, as buttons. */
@@ -163,15 +201,19 @@ function PlanDays({ today, until, onPlan }: { today: string; until: string; onPl
     <fieldset className="rounded-part border border-line p-2">
       <legend className="px-1">For which day?</legend>
       <div className="flex flex-wrap gap-1.5">
-        {days.map((day) => (
+        {days.map((day, at) => (
           <button
             key={day}
             type="button"
             className="button"
+            data-digit={at + 1}
             aria-label={sayFullDate(day)}
             onClick={() => onPlan(day)}
           >
             {sayDueDate(day, today)}
+            <kbd aria-hidden className="key">
+              {at + 1}
+            </kbd>
           </button>
         ))}
       </div>

@@ -8,7 +8,7 @@ import { switchHousehold } from './switchHousehold';
 /** A fridge door, shut or ajar, drawn. */
 function DrawnDoor({ ajar }: { ajar: boolean }) {
   return (
-    <svg aria-hidden viewBox="0 0 120 150" className="h-36 w-28 shrink-0">
+    <svg aria-hidden viewBox="0 0 120 150" className="h-40 w-32 shrink-0 sm:h-64 sm:w-48">
       <rect
         x="8"
         y="6"
@@ -46,7 +46,7 @@ function DrawnDoor({ ajar }: { ajar: boolean }) {
 
 function Door({ title, ajar, children }: { title: string; ajar: boolean; children: ReactNode }) {
   return (
-    <section className="card flex flex-col gap-4 p-5 sm:flex-row sm:p-6" aria-label={title}>
+    <section className="card flex flex-col items-center gap-5 p-5 sm:flex-row sm:p-7" aria-label={title}>
       <DrawnDoor ajar={ajar} />
       <div className="flex flex-1 flex-col items-start gap-3">
         <h2 className="text-xl">{title}</h2>
@@ -85,7 +85,7 @@ export function Doors({ choice }: { choice: HouseholdChoice }) {
           {fault}
         </p>
       )}
-      <div className="grid gap-4 lg:grid-cols-2">
+      <div className="grid gap-4 lg:min-h-[26rem] lg:grid-cols-2">
         <Door title={demo ? `Look around at ${demo.name}` : 'Look around'} ajar>
           <p>
             A household with a full larder fridge and a chest in the boat shed. Play with it: nothing of yours

@@ -8,7 +8,11 @@ import { fetchJson } from '../door/fetchJson';
 import { useMounted } from '../shell/useMounted';
 import { beginLine } from '../quickline/beginLine';
 import { FirstOutRowItem } from './FirstOutRowItem';
+import { useFocusNext } from './useFocusNext';
 
+const ToEat = dynamic(() => import('./ToEat').then((module) => module.ToEat));
+const FreezerLines = dynamic(() => import('./FreezerLines').then((module) => module.FreezerLines));
+const TickedBar = dynamic(() => import('./TickedBar').then((module) => module.TickedBar));
 const AnsweredRows = dynamic(() => import('./AnsweredRows').then((module) => module.AnsweredRows));
 
 /** Rows of the first drawing: more than are in sight; the rest comes as soon as the page lives. */
@@ -51,11 +55,21 @@ export function FirstOut({
   // The answers are fetched once the page lives, before anybody asks for them.
   useEffect(() => void import('../package/AnswerBar'), []);
   const [unfolded, setUnfolded] = useState(false);
-  const item = (row: SeenRow) => (
+  const [ticked, setTicked] = useState<ReadonlySet<string>>(new Set());
+  const tickedRows = rows.filter(({ view: { id } }) => ticked.has(id));
+  const tick = (id: string): void => {
+    const next = new Set(ticked);
+    if (!next.delete(id)) next.add(id);
+    setTicked(next);
+  };
+  const list = useFocusNext(rows.map(({ view: { id } }) => id).join(' '));
+  const item = (row: SeenRow, tickable = false) => (
     <FirstOutRowItem
       key={row.view.id}
       row={row}
       chosen={chosen === row.view.id}
+      ticked={tickable && ticked.has(row.view.id)}
+      onTick={tickable ? () => tick(row.view.id) : undefined}
       today={view.today}
       onChoose={(open) => onChoose(open ? row.view.id : null)}
     />
@@ -77,13 +91,17 @@ export function FirstOut({
         <h2 id="first-out" className="text-lg">
           First out
         </h2>
-        <p className="text-slate">oldest and shortest-dated first; each asks for an answer</p>
+        <p className="text-slate">what is past, today or tomorrow asks for an answer; oldest first</p>
       </header>
-      <div className="-mx-2 min-h-0 flex-1 overflow-y-auto" onKeyDown={moveFocus}>
+      {tickedRows.length > 0 && (
+        <TickedBar rows={tickedRows} today={view.today} onDone={() => setTicked(new Set())} />
+      )}
+      <div ref={list} className="-mx-2 min-h-0 flex-1 overflow-y-auto" onKeyDown={moveFocus}>
         {rows.length === 0 ? (
-          <div className="space-y-3 px-2 py-6 text-lg">
+          <div className="space-y-3 px-2 py-4 text-lg">
             <p>
-              Nothing asks for an answer. When something comes near its date it stands here, with what to do.
+              Nothing asks for an answer today. What is due tomorrow, today or past stands here, with what to
+              do.
             </p>
             <p>To put food in, type a line at the bottom: what it is, how much, how many packs, where.</p>
             <button
@@ -97,7 +115,7 @@ export function FirstOut({
           </div>
         ) : (
           <ol aria-label="Asks for an answer" className="divide-y divide-line">
-            {(mounted ? rows : rows.slice(0, AT_FIRST)).map(item)}
+            {(mounted ? rows : rows.slice(0, AT_FIRST)).map((row) => item(row, true))}
           </ol>
         )}
         {more.next !== null && (
@@ -109,6 +127,18 @@ export function FirstOut({
             Show more; {Math.max(1, view.asking - shown)} wait below
           </button>
         )}
+        {view.to_eat.length > 0 && <ToEat rows={view.to_eat} />}
+        {view.freezers.length > 0 && <FreezerLines rows={view.freezers} />}
+        {view.coming.length > 0 && (
+          <section aria-labelledby="coming" className="border-t border-line pt-2">
+            <h3 id="coming" className="px-2 text-base">
+              In the next days
+            </h3>
+            <ol aria-label="In the next days" className="divide-y divide-line">
+              {view.coming.map((row) => item(row))}
+            </ol>
+          </section>
+        )}
         {view.answered > 0 && (
           <details
             className="border-t border-line"
@@ -117,7 +147,7 @@ export function FirstOut({
             <summary className="flex min-h-11 cursor-pointer items-center px-2 font-heading font-semibold">
               Answered ({view.answered})
             </summary>
-            {unfolded && <AnsweredRows scope={view.scope} item={item} />}
+            {unfolded && <AnsweredRows scope={view.scope} item={(row) => item(row)} />}
           </details>
         )}
       </div>

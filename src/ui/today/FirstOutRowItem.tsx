@@ -6,6 +6,7 @@ import type { SeenRow } from '@/services/today/seenToday';
 import type { AnswerChoice } from '@/core/firstout/answerChoices';
 import { useDoor } from '../door/useDoor';
 import { answerOfKey } from '../package/answerOfKey';
+import { lastAnswer } from '../package/lastAnswer';
 import { DateButton } from '../package/DateButton';
 import { MainAction } from '../package/MainAction';
 import { sayPackage } from '../package/sayPackage';
@@ -30,10 +31,15 @@ export function FirstOutRowItem({
   row,
   chosen,
   today,
+  ticked = false,
+  onTick,
   onChoose,
 }: {
   row: SeenRow;
   chosen: boolean;
+  ticked?: boolean;
+  /** Left out: it cannot be ticked. */
+  onTick?: (() => void) | undefined;
   today: string;
   onChoose: (chosen: boolean) => void;
 }) {
@@ -52,11 +58,25 @@ export function FirstOutRowItem({
       data-row={view.id}
       data-codes={packages.map(({ code }) => code).join(' ')}
       data-zone={view.zone?.id ?? ''}
-      className={`px-2 ${chosen ? 'bg-rime' : ''}`}
+      className={`px-2 ${ticked ? 'bg-tape' : chosen ? 'bg-rime' : ''}`}
       onKeyDown={(event) => {
         if (event.ctrlKey || event.metaKey || event.altKey || isField(event.target)) return;
-        const choice = answerOfKey(event.key);
-        if (!choice) return;
+        if (event.key === 'x' && onTick) {
+          event.preventDefault();
+          event.stopPropagation();
+          onTick();
+          return;
+        }
+        if (/^[1-9]$/.test(event.key) && asked !== null) {
+          const digit = event.currentTarget.querySelector<HTMLElement>(`[data-digit="${event.key}"]`);
+          if (!digit) return;
+          event.preventDefault();
+          event.stopPropagation();
+          digit.click();
+          return;
+        }
+        const choice = event.key === 'a' ? lastAnswer(view.food.name) : answerOfKey(event.key);
+        if (!choice || ticked) return;
         event.preventDefault();
         event.stopPropagation();
         onChoose(true);
@@ -78,14 +98,14 @@ export function FirstOutRowItem({
           onClick={() => onChoose(!chosen)}
         >
           <span className="block font-heading leading-tight font-semibold">
-            {view.food.name} · {count > 1 ? `${count} × ` : ''}
-            {view.amount_words}
+            {view.food.name} · {row.group_words}
           </span>
           <span className="line-clamp-2 text-[0.9375rem] leading-snug text-slate">
             {told !== '' && (
               <b className={`font-semibold ${view.band === 'past' ? 'text-beet' : 'text-deep'}`}>{told} · </b>
             )}
             {view.story}
+            {row.others_words !== '' && `; ${row.others_words}`}
           </span>
         </button>
         <MainAction view={view} count={count} />
@@ -96,8 +116,13 @@ export function FirstOutRowItem({
           />
         </div>
       </div>
-      {chosen && (
+      {chosen && !ticked && (
         <>
+          {onTick && (
+            <button type="button" className="button mb-2" aria-pressed={ticked} onClick={onTick}>
+              Tick it, to answer several at once <kbd className="key">x</kbd>
+            </button>
+          )}
           <AnswerBar
             answered={{ name: view.food.name, stage: row.heads_up, packages, today }}
             asked={asked}

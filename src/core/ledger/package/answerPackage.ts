@@ -22,12 +22,12 @@ function planned(before: Package, on: CalendarDate | null, today: CalendarDate):
       `By ${sayPlainDate(on)} it is past its date, ${sayPlainDate(last)}. Choose a day until then.`,
     );
   }
-  return on === today ? addDays(today, 1) : on;
+  return on;
 }
 
 /**
- * Answers a package's heads-up. "Eat tonight" stands until tomorrow, a plan until its day, "looked, fine" until the next
- * look; then it asks again. No answer moves a date.
+ * Answers a package's heads-up. "Eat tonight" and a plan stand until it is taken, dropped or past its date, "looked, fine" until
+ * the next look; then it asks again. No answer moves a date.
  *
  * @param on the day of a plan
  * @throws Refusal when it is to be thrown out, when a look is to stand against a safety date, or the plan is too late
@@ -40,34 +40,36 @@ function answerPackage(
   const { today } = world;
   const unfit = whyUnfit(before, world);
   if (unfit) throw new Refusal(unfit.rule, unfit.says);
-  const answer = (until: CalendarDate): Answer => ({
-    what: command.answer,
-    on: today,
-    until,
-    for: before.governingDate,
-  });
-  const told = (what: Answer, says: string): LedgerEvent[] => [
-    {
-      type: 'package.answered',
-      before,
-      after: { ...before, answer: what, version: before.version + 1 },
-      says,
-    },
+  const told = (answer: Answer | null, says: string): LedgerEvent[] => [
+    { type: 'package.answered', before, after: { ...before, answer, version: before.version + 1 }, says },
   ];
   const name = `${before.called} ${before.code}`;
+  const given = { on: today, for: before.governingDate };
+  /** It stays among what is to be eaten and does not ask again before its date is over. */
+  const toEat = (what: 'eat-tonight' | 'plan', day: CalendarDate): Answer => ({
+    ...given,
+    what,
+    day,
+    until: later(addDays(before.governingDate, 1), addDays(day, 1)),
+  });
   switch (command.answer) {
     case 'eat-tonight':
-      return told(answer(addDays(today, 1)), `${name}: to be eaten tonight.`);
+      return told(toEat('eat-tonight', today), `${name}: to be eaten tonight.`);
     case 'plan': {
-      const until = planned(before, command.on, today);
-      return told(answer(until), `${name}: planned for ${sayPlainDate(command.on ?? until)}.`);
+      const day = planned(before, command.on, today);
+      return told(toEat('plan', day), `${name}: planned for ${sayPlainDate(day)}.`);
     }
+    case 'drop':
+      return told(null, `${name}: not planned any more.`);
     case 'looked-fine': {
       if (before.governingKind === 'use-by') {
         throw new Refusal('K2', 'A use by is a safety date: looking does not move it.');
       }
-      const until = nextLook(before, today);
-      return told(answer(until), `${name}: looked at, fine. Next look ${sayPlainDate(until)}.`);
+      const until = nextLook(before, today, world.food(before.foodId).fridgeDaysMax);
+      return told(
+        { ...given, what: 'looked-fine', until },
+        `${name}: looked at, fine. Next look ${sayPlainDate(until)}.`,
+      );
     }
   }
 }

@@ -13,7 +13,17 @@ import type { CommandKind } from '../../model/command';
 import { happened } from '../../model/decision';
 
 /** Groups of foods of which a knife or a spoon takes a part. */
-const CUT = ['cheese', 'fat', 'condiment', 'dairy', 'deli', 'leftovers', 'soup-sauce', 'cooked-meat', 'bread-bake'];
+const CUT = [
+  'cheese',
+  'fat',
+  'condiment',
+  'dairy',
+  'deli',
+  'leftovers',
+  'soup-sauce',
+  'cooked-meat',
+  'bread-bake',
+];
 
 function toAllocated(found: Package, world: JudgingWorld, hours: number | null): AllocatedPackage {
   return {
