@@ -24,7 +24,9 @@ export const test = base.extend({
     const choice = await page.request.get('/api/v1/households').catch(() => null);
     const { here } = choice?.ok() ? ((await choice.json()) as { here: number | null }) : { here: null };
     if (here !== null && baseURL)
-      await page.context().addCookies([{ name: 'orderly-frost-household', value: String(here), url: baseURL }]);
+      await page
+        .context()
+        .addCookies([{ name: 'orderly-frost-household', value: String(here), url: baseURL }]);
     const goto = page.goto.bind(page);
     const reload = page.reload.bind(page);
     page.goto = async (...told) => {

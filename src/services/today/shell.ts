@@ -32,7 +32,7 @@ const sayDegrees = (celsius: number): string => `${String(celsius).replace('-', 
 function temperaturesOf(
   compartments: readonly { called: string; temperatureC: number; cold: 'fridge' | 'freezer' }[],
 ): Shell['temperatures'] {
-  return (['fridge', 'freezer'] as const).flatMap((cold) => {
+  return (['fridge', 'freezer'] as const).flatMap((cold): Shell['temperatures'] => {
     const its = compartments.filter((one) => one.cold === cold);
     const [first] = its;
     if (!first) return [];
