@@ -1,6 +1,7 @@
 import { headers } from 'next/headers';
 import { notFound, redirect } from 'next/navigation';
 import { asksWhichDoor } from '@/services/household/households';
+import { ourUnits } from '@/services/household/inOurUnits';
 import { orNotFound } from '@/services/door/problem';
 import { todayText } from '@/services/today/seenToday';
 import { readToday } from '@/services/today/today';
@@ -9,8 +10,13 @@ import { TodayBench } from '@/ui/today/TodayBench';
 
 export default async function TodayPage({ searchParams }: { searchParams: Search }) {
   const { scope } = await textsOf(searchParams, 'scope');
-  if (await asksWhichDoor()) redirect('/start');
+  if (scope === undefined && (await asksWhichDoor())) redirect('/start');
   const view = await orNotFound(readToday({ scope }));
   if (!view) notFound();
-  return <TodayBench told={todayText(view)} phone={(await headers()).get('x-orderly-frost-phone') === '1'} />;
+  return (
+    <TodayBench
+      told={todayText(view, await ourUnits())}
+      phone={(await headers()).get('x-orderly-frost-phone') === '1'}
+    />
+  );
 }

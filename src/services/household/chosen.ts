@@ -6,7 +6,7 @@ export const HOUSEHOLD_COOKIE = 'orderly-frost-household';
 export const PERSON_COOKIE = 'orderly-frost-person';
 
 /** By this a page says which household it shows, so that nothing of it goes into another one chosen meanwhile. */
-export const HOUSEHOLD_HEADER = 'x-orderly-frost-household';
+const HOUSEHOLD_HEADER = 'x-orderly-frost-household';
 
 const working = new AsyncLocalStorage<number>();
 
@@ -43,11 +43,6 @@ export const withCookies = <Result>(header: string, work: () => Promise<Result>)
 function chosenIn(header: string): number | null {
   const found = header.split(/;\s*/).find((pair) => pair.startsWith(`${HOUSEHOLD_COOKIE}=`));
   return idOf(found?.slice(HOUSEHOLD_COOKIE.length + 1));
-}
-
-/** True when this device chose a household. */
-export async function hasChosen(): Promise<boolean> {
-  return (await toldHousehold()).id !== null;
 }
 
 /** The name of who uses this device, as chosen on it; `null`: nobody chose. */

@@ -119,8 +119,10 @@ function toDrawing({ compartments, ...appliance }: DemoAppliance): {
   return { drawing, measured };
 }
 
+/** The demo's household and kitchen, in place of what there was of it: there is one at every moment. */
 async function addKitchen(demo: DemoHousehold): Promise<number> {
   return transaction(async (db) => {
+    await clearDemo(db);
     const householdId = await addHousehold(db, {
       ...demo.household,
       demo: true,
@@ -263,7 +265,6 @@ export function seedWhenEmpty(): Promise<boolean> {
   return alone('demo', async () => {
     const half = (await readReferenceDigest(sql(), MOVING_IN)) !== null;
     if (!half && (await readHousehold(sql(), null))) return false;
-    if (half) await transaction(clearDemo);
     await moveIn();
     return true;
   });
@@ -278,9 +279,4 @@ export function resetDemo(): Promise<void> {
 }
 
 /** Puts the demo back as it was at first; nobody else's household is touched. */
-export function putDemoBack(): Promise<void> {
-  return alone('demo', async () => {
-    await transaction(clearDemo);
-    await moveIn();
-  });
-}
+export const putDemoBack = (): Promise<void> => alone('demo', moveIn);

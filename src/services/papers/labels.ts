@@ -1,3 +1,5 @@
+import type { UnitSystem } from '@/core/units/readAmount';
+import { ourUnits } from '../household/inOurUnits';
 import QRCode from 'qrcode';
 import { LABEL_SIZES, labelPlaces, type LabelSize } from '@/core/labels/labelPlaces';
 import { type LabelText, labelText } from '@/core/labels/labelText';
@@ -96,9 +98,14 @@ function drawLabel(
 }
 
 /** Draws labels as a PDF on the given stock. */
-function drawLabels(labels: readonly PrintedLabel[], size: LabelSize, startAt: number): Promise<Buffer> {
+function drawLabels(
+  labels: readonly PrintedLabel[],
+  size: LabelSize,
+  startAt: number,
+  units: UnitSystem,
+): Promise<Buffer> {
   const places = labelPlaces(size, labels.length, startAt);
-  const { document, page, done } = beginPaper('Orderly Frost labels', size.pageMm);
+  const { document, page, done } = beginPaper('Orderly Frost labels', size.pageMm, units);
   let onPage = -1;
   labels.forEach((label, at) => {
     const place = places[at];
@@ -154,5 +161,5 @@ export async function printLabels(query: {
     const judgedAs = food?.name ?? item.foodId;
     return { ...labelText(shown, food), judgedAs, address: `${publicUrl()}/p/${item.code}` };
   });
-  return drawLabels(labels, size, query.startAt);
+  return drawLabels(labels, size, query.startAt, await ourUnits());
 }

@@ -1,5 +1,7 @@
 import path from 'node:path';
 import PDFDocument from 'pdfkit';
+import type { UnitSystem } from '@/core/units/readAmount';
+import { retell } from '@/core/units/retell';
 
 /** Points of a millimetre. */
 export const MM = 72 / 25.4;
@@ -46,10 +48,11 @@ export function printable(
   return /[\p{L}\p{N}]/u.test(short) ? short : instead;
 }
 
-/** Begins a PDF without a page, with the application's fonts; `done` resolves to its bytes once it was ended. */
+/** Begins a PDF without a page, with the application's fonts, that says its words as the household measures; `done` resolves to its bytes once it was ended. */
 export function beginPaper(
   title: string,
   sizeMm: readonly [number, number],
+  units: UnitSystem,
 ): { document: PDFKit.PDFDocument; page: PDFKit.PDFDocumentOptions; done: Promise<Buffer> } {
   const page = { size: [sizeMm[0] * MM, sizeMm[1] * MM] as [number, number], margin: 0 };
   const document = new PDFDocument({ ...page, autoFirstPage: false, info: { Title: title } });
@@ -61,7 +64,11 @@ export function beginPaper(
   document.font = ((name: string) => setFont((font = name))) as typeof document.font;
   const write = document.text.bind(document) as (...told: unknown[]) => PDFKit.PDFDocument;
   document.text = ((words: string, ...told: unknown[]) =>
-    write(printable(document, font, words), ...told)) as typeof document.text;
+    write(printable(document, font, retell(words, units)), ...told)) as typeof document.text;
+  for (const measure of ['widthOfString', 'heightOfString'] as const) {
+    const of = document[measure].bind(document);
+    document[measure] = (words, told) => of(retell(words, units), told);
+  }
   const chunks: Buffer[] = [];
   document.on('data', (chunk: Buffer) => chunks.push(chunk));
   const done = new Promise<Buffer>((resolve, reject) => {

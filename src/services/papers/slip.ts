@@ -115,7 +115,11 @@ export async function printSlip(): Promise<Buffer> {
       lines: jobs.map(({ says, due_words }) => ({ words: says, more: due_words })),
     });
   }
-  const { document, page, done } = beginPaper('Orderly Frost morning slip', PAGE_MM);
+  const { document, page, done } = beginPaper(
+    'Orderly Frost morning slip',
+    PAGE_MM,
+    household.settings.units,
+  );
   const width = PAGE_MM[0] * MM - 2 * EDGE;
   const bottom = PAGE_MM[1] * MM - EDGE;
   let y = bottom + 1;

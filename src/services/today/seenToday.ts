@@ -1,6 +1,8 @@
 import type { ApplianceView, CompartmentView, StripView, ZoneView } from '../kitchen/drawing';
 import type { PackageView } from '../stock/packageView';
 import type { FirstOutRow } from './firstOut';
+import type { UnitSystem } from '@/core/units/readAmount';
+import { retellAll } from '@/core/units/retell';
 import type { TodayView } from './today';
 
 /** What a row of first out shows of its package. */
@@ -125,7 +127,8 @@ const seenAppliance = ({
 });
 
 /** Today for the page, as text: it is written once for as long as nothing changes, and read once there. */
-export const todayText = (view: TodayView): string => {
+export const todayText = (view: TodayView, units: UnitSystem): string => {
+  if (units !== 'metric') return JSON.stringify(retellAll(seenToday(view), units));
   const before = texts.get(view);
   if (before !== undefined) return before;
   const text = JSON.stringify(seenToday(view));

@@ -1,4 +1,6 @@
 import { SAFE_CHILL_C } from '@/core/model/limits';
+import type { UnitSystem } from '@/core/units/readAmount';
+import { retellAll, sayFahrenheit } from '@/core/units/retell';
 import { counterClock } from '@/core/haul/counterClock';
 import { DatabaseGone, sql } from '@/store/database';
 import { readBenchLines } from '@/store/hauls';
@@ -24,13 +26,16 @@ export interface Shell {
   bench: { lines: number; minutes_left: number | null } | null;
   /** Time of day of heads-ups. */
   notify_at: string;
+  units: UnitSystem;
 }
 
-const sayDegrees = (celsius: number): string => `${String(celsius).replace('-', '−')}°`;
+const sayDegrees = (celsius: number, units: UnitSystem): string =>
+  `${units === 'us' ? sayFahrenheit(celsius) : String(celsius).replace('-', '−')}°`;
 
 /** The warmest fridge and the warmest freezer; each that is too warm by its name. */
 function temperaturesOf(
   compartments: readonly { called: string; temperatureC: number; cold: 'fridge' | 'freezer' }[],
+  units: UnitSystem,
 ): Shell['temperatures'] {
   return (['fridge', 'freezer'] as const).flatMap((cold): Shell['temperatures'] => {
     const its = compartments.filter((one) => one.cold === cold);
@@ -41,12 +46,12 @@ function temperaturesOf(
     if (warm.length > 0)
       return warm.map(({ called, temperatureC }) => ({
         name: called,
-        words: sayDegrees(temperatureC),
+        words: sayDegrees(temperatureC, units),
         warm: true,
       }));
     const most = Math.max(...its.map(({ temperatureC }) => temperatureC));
     const name = cold === 'fridge' ? 'Fridge' : 'Freezer';
-    return [{ name: its.length > 1 ? `${name}s` : name, words: sayDegrees(most), warm: false }];
+    return [{ name: its.length > 1 ? `${name}s` : name, words: sayDegrees(most, units), warm: false }];
   });
 }
 
@@ -77,8 +82,12 @@ export async function readShell(): Promise<Shell | null> {
           ? null
           : { lines: onBench.length, minutes_left: left.length === 0 ? null : Math.min(...left) },
       notify_at: household.settings.notifyAt,
-      temperatures: temperaturesOf(context.kitchen.compartments),
-      counter: toCounter(onCounter.map((found) => toPackageView(found, context))),
+      units: household.settings.units,
+      temperatures: temperaturesOf(context.kitchen.compartments, household.settings.units),
+      counter: retellAll(
+        toCounter(onCounter.map((found) => toPackageView(found, context))),
+        household.settings.units,
+      ),
     };
   } catch (error) {
     if (error instanceof DatabaseGone) return null;

@@ -1,5 +1,6 @@
 'use client';
 
+import { Said } from '../units/Said';
 import type { CounterClock } from '@/core/haul/counterClock';
 import type { HaulLine } from '@/core/model/haul';
 import { sayClock } from './benchWords';
@@ -31,8 +32,8 @@ export function ClockPanel({
         className="space-y-2 rounded-card border-2 border-beet p-3"
       >
         <p className="font-semibold text-beet">
-          {line.called} has stood {clock.stood} minutes out of the cold. After two hours, one above 32 °C, it
-          is thrown out (K10).
+          {line.called} has stood {clock.stood} minutes out of the cold. After two hours, one above{' '}
+          <Said>32 °C</Said>, it is thrown out (K10).
         </p>
         <p className="text-slate">
           After FoodSafety.gov. When in doubt, throw it out. If it left the cold later than told, say when:

@@ -1,3 +1,4 @@
+import { Said } from '../units/Said';
 import type { FreezeInView } from '@/services/haul/freezeIn';
 import { sayAmount } from '@/core/units/sayAmount';
 
@@ -12,7 +13,7 @@ export function FreezeInCard({ freezer }: { freezer: FreezeInView }) {
   return (
     <section aria-label={`What ${freezer.called} takes in a day`} className="card space-y-2 p-3">
       <h3 className="text-base">
-        {freezer.called} takes {sayAmount(limit, 'g')} a day
+        {freezer.called} takes <Said>{sayAmount(limit, 'g')}</Said> a day
       </h3>
       <ul className="space-y-1.5">
         {days.map(({ day, grams, packs }) => (
@@ -20,8 +21,8 @@ export function FreezeInCard({ freezer }: { freezer: FreezeInView }) {
             <span className="flex justify-between text-[0.9375rem]">
               <b className="font-heading">{sayDay(day)}</b>
               <span className="text-slate">
-                {sayAmount(grams + (day === 1 ? before : 0), 'g')}
-                {day === 1 && before > 0 ? `, ${sayAmount(before, 'g')} of it in already` : ''}
+                <Said>{sayAmount(grams + (day === 1 ? before : 0), 'g')}</Said>
+                <Said>{day === 1 && before > 0 ? `, ${sayAmount(before, 'g')} of it in already` : ''}</Said>
               </span>
             </span>
             <span aria-hidden className="relative mt-0.5 flex h-4 overflow-hidden rounded bg-line/50">

@@ -1,5 +1,6 @@
 'use client';
 
+import { Said } from '../units/Said';
 import type { Food } from '@/core/model/food';
 import type { CounterClock, ClockLevel } from '@/core/haul/counterClock';
 import type { HaulLine } from '@/core/model/haul';
@@ -110,7 +111,8 @@ export function HaulLines({
                 className="flex w-full cursor-pointer items-baseline gap-3 px-4 py-2 text-left text-slate hover:bg-rime aria-[current=true]:bg-rime aria-[current=true]:shadow-[inset_5px_0_0_var(--deep)]"
               >
                 <span className="min-w-0 flex-1 truncate">
-                  <b className="font-heading">{line.called}</b> {sayAmount(line.amount, line.unit)}
+                  <b className="font-heading">{line.called}</b>{' '}
+                  <Said>{sayAmount(line.amount, line.unit)}</Said>
                 </span>
                 <span className="font-heading font-semibold whitespace-nowrap">
                   {mine.length === 0 ? 'gone' : waiting > 0 ? `${waiting} labelled` : 'away ✓'}

@@ -1,5 +1,6 @@
 'use client';
 
+import { Said } from '../units/Said';
 import { type KeyboardEvent, type PointerEvent, useRef } from 'react';
 import type { HaulLine, HaulPart } from '@/core/model/haul';
 import { moveCut } from '@/core/haul/planLine';
@@ -49,7 +50,7 @@ export function PortionBar({
   if (packs.length > 24) {
     return (
       <p className="rounded-part border border-tape-edge bg-tape px-3 py-2 text-tape-ink">
-        {packs.length} packs, {sayAmount(packs[0]?.amount ?? 0, line.unit)} each
+        {packs.length} packs, <Said>{sayAmount(packs[0]?.amount ?? 0, line.unit)}</Said> each
       </p>
     );
   }
@@ -73,7 +74,7 @@ export function PortionBar({
             <span className="block truncate font-heading font-semibold">
               <span className={packs.length > 4 ? 'sm:hidden' : 'hidden'}>{amount}</span>
               <span className={packs.length > 4 ? 'hidden sm:inline' : ''}>
-                {sayAmount(amount, line.unit)}
+                <Said>{sayAmount(amount, line.unit)}</Said>
               </span>
             </span>
             <span className={`truncate text-[0.9375rem] ${packs.length > 4 ? 'hidden sm:block' : 'block'}`}>

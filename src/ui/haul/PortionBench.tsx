@@ -1,5 +1,6 @@
 'use client';
 
+import { Said } from '../units/Said';
 import { useState } from 'react';
 import {
   addPart,
@@ -110,7 +111,7 @@ export function PortionBench({
     return (
       <section aria-labelledby="bench-line" className="card space-y-3 p-5">
         <h2 id="bench-line" className="text-2xl">
-          {line.called}, {sayAmount(line.amount, line.unit)}
+          {line.called}, <Said>{sayAmount(line.amount, line.unit)}</Said>
         </h2>
         <PortionBar line={line} chosen={pack} onChoose={setChosen} onParts={() => undefined} packed />
         <PackedList packs={view.packs.filter((one) => one.line === line.id)} currency={vocabulary.currency} />
@@ -122,7 +123,7 @@ export function PortionBench({
     <section aria-labelledby="bench-line" className="card space-y-2.5 p-4">
       <div className="flex flex-wrap items-baseline gap-x-4">
         <h2 id="bench-line" className="mr-auto text-2xl">
-          {line.called}, {sayAmount(line.amount, line.unit)}
+          {line.called}, <Said>{sayAmount(line.amount, line.unit)}</Said>
         </h2>
         <p className="text-slate">{price}</p>
       </div>

@@ -1,5 +1,6 @@
 'use client';
 
+import { Said } from '../units/Said';
 import { useState } from 'react';
 import { v4 as newUuid } from 'uuid';
 import type { HaulView } from '@/services/haul/haul';
@@ -92,7 +93,7 @@ export function StartHaul({ view, onBegun }: { view: HaulView; onBegun: (id: str
               checked={hot}
               onChange={(event) => setHot(event.target.checked)}
             />
-            hot day, above 32 °C: half the time
+            <Said>hot day, above 32 °C: half the time</Said>
           </label>
         </div>
         <button

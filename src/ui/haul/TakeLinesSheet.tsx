@@ -1,5 +1,6 @@
 'use client';
 
+import { Said } from '../units/Said';
 import { useMemo, useState } from 'react';
 import type { IntakeLine } from '@/core/model/intakeLine';
 import { plainLine } from '@/core/quickline/plainLine';
@@ -92,7 +93,7 @@ export function PasteSheet({
               ) : reading.line ? (
                 <p className="text-slate">
                   {vocabulary.foods.byId.get(reading.line.food)?.name},{' '}
-                  {sayAmount(reading.line.amount, reading.line.unit)}
+                  <Said>{sayAmount(reading.line.amount, reading.line.unit)}</Said>
                   {reading.line.packs > 1 ? `, ${reading.line.packs} packs` : ''}
                 </p>
               ) : (
@@ -160,7 +161,7 @@ export function UsualSheet({
           {rows.map((row, at) => (
             <button key={at} type="button" className="button" onClick={() => void take(`${title}${at}`, row)}>
               {taken.includes(`${title}${at}`) ? '✓ ' : ''}
-              {row.called} {sayAmount(row.amount, row.unit)}
+              {row.called} <Said>{sayAmount(row.amount, row.unit)}</Said>
             </button>
           ))}
         </div>

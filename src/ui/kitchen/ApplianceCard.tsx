@@ -1,5 +1,6 @@
 'use client';
 
+import { Said } from '../units/Said';
 import Link from 'next/link';
 import { useState } from 'react';
 import type { AppliancePlan, ZonePlan } from '@/services/kitchen/kitchenPlan';
@@ -29,7 +30,7 @@ export function ApplianceCard({ plan, others }: { plan: AppliancePlan; others: A
           {compartments.map((inside) => (
             <p key={inside.id} className={inside.tight ? 'font-semibold text-beet' : 'text-slate'}>
               {compartments.length > 1 && `${inside.called}: `}
-              {inside.litres} litres, {percent(inside.fill)} full; {inside.says}.
+              <Said>{inside.litres} litres</Said>, {percent(inside.fill)} full; {inside.says}.
             </p>
           ))}
         </div>
@@ -106,7 +107,10 @@ function ZoneCard({ zone }: { zone: ZonePlan }) {
             {zone.purpose !== '' && <span className="text-slate-deep"> · {zone.purpose}</span>}
             <span className="block text-[0.9375rem] text-slate-deep">
               {zone.packages} {zone.packages === 1 ? 'package' : 'packages'}
-              {zone.grams > 0 && `, ${sayAmount(zone.grams, 'g')}`} · {zone.free_litres} of {zone.litres} l
+              <Said>
+                {zone.grams > 0 && `, ${sayAmount(zone.grams, 'g')}`} · {zone.free_litres} l of {zone.litres}{' '}
+                l
+              </Said>
               free
             </span>
           </button>

@@ -1,4 +1,5 @@
 import Link from 'next/link';
+import { Said } from '../units/Said';
 import type { FoodDetail } from '@/services/household/foodDetail';
 import { CopyFoodForm } from './CopyFoodForm';
 import { FIT_WORDS, HOME_WORDS, sayGroup, sayRange } from './foodWords';
@@ -61,7 +62,9 @@ export function FoodCard({ detail }: { detail: FoodDetail }) {
                 value !== null && (
                   <div key={name} className="contents">
                     <dt className="text-slate">{name}</dt>
-                    <dd>{value}</dd>
+                    <dd>
+                      <Said>{value}</Said>
+                    </dd>
                   </div>
                 ),
             )}

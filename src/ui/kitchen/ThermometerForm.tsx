@@ -4,16 +4,20 @@ import { Popover, PopoverButton, PopoverPanel } from '@headlessui/react';
 import { useId, useState } from 'react';
 import type { ZonePlan } from '@/services/kitchen/kitchenPlan';
 import { ThermometerPanel } from '../devices/ThermometerPanel';
+import { sayFahrenheit } from '@/core/units/retell';
 import { useDoor } from '../door/useDoor';
-
-const sayCelsius = (celsius: number): string => `${String(celsius).replace('-', '−')}°`;
+import { degreesOf, readDegrees } from '../units/readDegrees';
+import { useUnits } from '../units/useSay';
 
 /** How cold it is in a zone, where the figure comes from, and a field for what a thermometer reads now. */
 export function ThermometerForm({ zone }: { zone: ZonePlan }) {
   const { act, busy } = useDoor();
   const [text, setText] = useState('');
   const id = useId();
-  const celsius = Number(text.replace(',', '.').replace('−', '-'));
+  const units = useUnits();
+  const sayCelsius = (c: number): string =>
+    units === 'us' ? `${sayFahrenheit(c)}°` : `${String(c).replace('-', '−')}°`;
+  const celsius = readDegrees(text, units);
   const sound = text.trim() !== '' && celsius >= -40 && celsius <= 60;
   return (
     <Popover>
@@ -38,10 +42,12 @@ export function ThermometerForm({ zone }: { zone: ZonePlan }) {
           >
             <p className="mb-2">
               {sayCelsius(zone.celsius)}, {zone.celsius_says}.
-              {zone.warm && zone.cold === 'fridge' && ' Above 4 °C: what lies here is dated shorter (K9).'}
+              {zone.warm &&
+                zone.cold === 'fridge' &&
+                ` Above ${units === 'us' ? '39 °F' : '4 °C'}: what lies here is dated shorter (K9).`}
             </p>
             <label htmlFor={id} className="block text-slate">
-              The thermometer reads, °C
+              The thermometer reads, {degreesOf(units)}
             </label>
             <span className="flex gap-2">
               <input
@@ -57,7 +63,10 @@ export function ThermometerForm({ zone }: { zone: ZonePlan }) {
                 Keep
               </button>
             </span>
-            <ThermometerPanel around={zone.celsius} onRead={(read) => setText(String(read))} />
+            <ThermometerPanel
+              around={zone.celsius}
+              onRead={(read) => setText(units === 'us' ? sayFahrenheit(read) : String(read))}
+            />
           </form>
         )}
       </PopoverPanel>

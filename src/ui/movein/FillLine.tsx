@@ -1,5 +1,6 @@
 'use client';
 
+import { Said } from '../units/Said';
 import { type ClipboardEvent, type KeyboardEvent, useMemo, useRef } from 'react';
 import { choicesOf, Faults } from '../quickline/Faults';
 import type { KnownVocabulary } from '../quickline/useVocabulary';
@@ -97,10 +98,12 @@ export function FillLine({
               .filter(({ guessed }) => guessed)
               .map(({ says, from }) => (
                 <span key={from} className="mr-2 border-b-4 border-dashed border-honey">
-                  {says}?
+                  <Said>{says}</Said>?
                 </span>
               ))}
-            <span>{filled.preview.packs}</span>
+            <span>
+              <Said>{filled.preview.packs}</Said>
+            </span>
             {filled.preview.due && <b className="ml-2 font-heading text-lg">{filled.preview.due}</b>}
             {filled.preview.warning !== '' && <b className="block text-beet">{filled.preview.warning}</b>}
             {filled.preview.refused && <b className="block text-beet">{filled.preview.refused}</b>}

@@ -1,5 +1,6 @@
 'use client';
 
+import { Said } from '../units/Said';
 import Link from 'next/link';
 import { useState } from 'react';
 import { v4 as newUuid } from 'uuid';
@@ -46,7 +47,7 @@ export function MoveIn({ appliances }: { appliances: ApplianceDrawing[] }) {
                 <span>
                   <b className="block font-heading font-semibold">{drawing.name}</b>
                   <span className="text-slate">
-                    {Math.round(litresOf(drawing))} l, {drawing.zones.length} zones
+                    <Said>{Math.round(litresOf(drawing))} l</Said>, {drawing.zones.length} zones
                   </span>
                   <Link
                     href={`/kitchen/draw/${drawing.id}`}

@@ -1,6 +1,8 @@
 'use client';
 
 import { Choice } from '../forms/Choice';
+import { degreesOf } from '../units/readDegrees';
+import { useUnits } from '../units/useSay';
 import type { CutForm } from './cutForm';
 
 const TELLTALE_CHOICES: readonly (readonly [CutForm['telltale'], string])[] = [
@@ -19,6 +21,7 @@ const DOOR_CHOICES: readonly (readonly [CutForm['doors'], string])[] = [
 
 /** What happened to one appliance: doors, fill, telltale, readings. */
 export function ApplianceForm({ form, onChange }: { form: CutForm; onChange: (form: CutForm) => void }) {
+  const units = useUnits();
   const set = (change: Partial<CutForm>): void => onChange({ ...form, ...change });
   const setReading = (at: number, change: Partial<CutForm['readings'][number]>): void =>
     set({
@@ -86,7 +89,7 @@ export function ApplianceForm({ form, onChange }: { form: CutForm; onChange: (fo
                   />
                 </label>
                 <label className="w-24">
-                  <span className="block text-slate">°C</span>
+                  <span className="block text-slate">{degreesOf(units)}</span>
                   <input
                     className="field"
                     inputMode="decimal"

@@ -6,6 +6,7 @@ import type { ApplianceView } from '@/services/kitchen/drawing';
 import { useAsk } from '../door/useRead';
 import { useSettled } from '../door/useSettled';
 import { ApplianceForm } from './ApplianceForm';
+import { useUnits } from '../units/useSay';
 import { beginForm, type CutForm, formFault, type SeenForm, toRequest } from './cutForm';
 import { VerdictGroups } from './VerdictGroups';
 
@@ -20,16 +21,17 @@ function localInput(ms: number): string {
 
 /** After a power cut: what happened on the left, the verdict for everything in the store on the right. */
 export function OutageBench({ appliances }: { appliances: ApplianceView[] }) {
+  const units = useUnits();
   const [from, setFrom] = useState('');
   const [until, setUntil] = useState('');
   const [forms, setForms] = useState<CutForm[]>(() =>
     appliances.flatMap(({ compartments }) => compartments).map(beginForm),
   );
   const [seen, setSeen] = useState<Record<string, SeenForm>>({});
-  const fault = useMemo(() => formFault(from, until, forms), [from, until, forms]);
+  const fault = useMemo(() => formFault(from, until, forms, units), [from, until, forms, units]);
 
   const settled = useSettled(
-    from === '' || fault !== '' ? null : toRequest(from, until, forms, seen),
+    from === '' || fault !== '' ? null : toRequest(from, until, forms, seen, units),
     SETTLED_MS,
   );
   const { body: judged, fault: refused } = useAsk<{ verdicts: StockVerdict[] }>(

@@ -1,6 +1,8 @@
 'use client';
 
 import { useState } from 'react';
+import { degreesOf, readDegrees } from '../units/readDegrees';
+import { useUnits } from '../units/useSay';
 import type { SeenForm } from './cutForm';
 
 const SIGNS = [
@@ -21,6 +23,7 @@ export function SeenButtons({
   onSeen: (seen: SeenForm | null) => void;
 }) {
   const [measured, setMeasured] = useState('');
+  const units = useUnits();
   const toggle = (label: string, pressed: boolean, told: SeenForm) => (
     <button
       type="button"
@@ -46,10 +49,10 @@ export function SeenButtons({
             className="field w-24!"
             inputMode="decimal"
             value={measured}
-            placeholder="°C"
+            placeholder={degreesOf(units)}
             onChange={(event) => {
               setMeasured(event.target.value);
-              const value = Number(event.target.value.replace(',', '.'));
+              const value = readDegrees(event.target.value, units);
               if (event.target.value.trim() === '') {
                 const { measured_c: _gone, ...rest } = seen ?? {};
                 onSeen(rest);

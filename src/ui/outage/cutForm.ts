@@ -1,3 +1,5 @@
+import type { UnitSystem } from '@/core/units/readAmount';
+import { readDegrees } from '../units/readDegrees';
 import type { CompartmentView } from '@/services/kitchen/drawing';
 import type { DOORS, TELLTALES } from '@/core/powercut/powerCut';
 
@@ -38,7 +40,12 @@ export const beginForm = (inside: CompartmentView): CutForm => ({
 const MOST_AIR_C = 32;
 
 /** What is still wrong with the form, in words; empty when it can be judged. */
-export function formFault(from: string, until: string, forms: readonly CutForm[]): string {
+export function formFault(
+  from: string,
+  until: string,
+  forms: readonly CutForm[],
+  units: UnitSystem = 'metric',
+): string {
   if (from === '') return '';
   const begin = Date.parse(from);
   if (begin > Date.now()) return 'The power cannot have gone off after now.';
@@ -48,11 +55,12 @@ export function formFault(from: string, until: string, forms: readonly CutForm[]
   if (!forms.some(({ told }) => told)) return 'Choose at least one appliance.';
   for (const form of forms) {
     const bad = form.readings.find(
-      ({ at, c }) =>
-        (at === '') !== (c === '') || (c !== '' && !Number.isFinite(Number(c.replace(',', '.')))),
+      ({ at, c }) => (at === '') !== (c === '') || (c !== '' && !Number.isFinite(readDegrees(c, units))),
     );
     if (bad) return `${form.name}: a reading needs a time and a temperature.`;
-    const odd = form.readings.find(({ c }) => c !== '' && Number(c.replace(',', '.')) > MOST_AIR_C);
+    const odd = form.readings.find(({ c }) => c !== '' && readDegrees(c, units) > MOST_AIR_C);
+    if (odd && units === 'us')
+      return `${form.name}: ${odd.c} °F is warmer than any kitchen. What did it show?`;
     if (odd) {
       const celsius = Math.round(((Number(odd.c.replace(',', '.')) - 32) * 5) / 9);
       return `${form.name}: ${odd.c} °C is warmer than any kitchen. If it was °F, that is ${String(celsius).replace('-', '−')} °C.`;
@@ -67,6 +75,7 @@ export function toRequest(
   until: string,
   forms: readonly CutForm[],
   seen: Record<string, SeenForm>,
+  units: UnitSystem = 'metric',
 ) {
   const instant = (local: string): string => new Date(local).toISOString();
   return {
@@ -82,7 +91,7 @@ export function toRequest(
         telltale: form.kind === 'freezer' ? form.telltale : 'none',
         readings: form.readings
           .filter(({ at, c }) => at !== '' && c !== '')
-          .map(({ at, c }) => ({ at: instant(at), c: Number(c.replace(',', '.')) })),
+          .map(({ at, c }) => ({ at: instant(at), c: readDegrees(c, units) })),
       })),
     seen,
   };

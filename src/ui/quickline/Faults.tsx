@@ -1,5 +1,6 @@
 'use client';
 
+import { Said } from '../units/Said';
 import type { QuickFault, QuickReading } from '@/core/quickline/quickLine';
 
 /** A way to answer what is asked: what stands on it, and the line it makes. */
@@ -39,7 +40,7 @@ export function Faults({ reading, onPick }: { reading: QuickReading; onPick: (te
     <>
       {reading.faults.map((fault) => (
         <p key={`${fault.from}-${fault.says}`} className="text-beet">
-          {fault.says}
+          <Said>{fault.says}</Said>
         </p>
       ))}
       {choices.length > 0 && (

@@ -1,5 +1,6 @@
 'use client';
 
+import { Said } from '../units/Said';
 import type { Meaning, QuickReading } from '@/core/quickline/quickLine';
 import { Faults } from './Faults';
 import type { LinePreview } from './previewLine';
@@ -52,7 +53,7 @@ export function QuickReadingPanel({
             <span
               className={`font-heading font-semibold ${part.guessed ? 'underline decoration-honey decoration-dashed decoration-2 underline-offset-4' : ''}`}
             >
-              {part.meaning === 'unknown' ? reading.text.slice(part.from, part.to) : part.says}
+              {part.meaning === 'unknown' ? reading.text.slice(part.from, part.to) : <Said>{part.says}</Said>}
               {part.guessed && '?'}
             </span>
             <span className="ml-1.5 text-[0.9375rem] text-slate">{MEANING[part.meaning].name}</span>
@@ -64,7 +65,9 @@ export function QuickReadingPanel({
         {!toBench && preview?.refused && <p className="font-semibold text-beet">{preview.refused}</p>}
         {preview?.due && !toBench && (
           <p>
-            <span className="block">{preview.packs}</span>
+            <span className="block">
+              <Said>{preview.packs}</Said>
+            </span>
             <b className="font-heading text-lg">{preview.due}</b>
             {preview.warning !== '' && <b className="block text-beet">{preview.warning}</b>}
           </p>
@@ -74,7 +77,7 @@ export function QuickReadingPanel({
         <ul className="space-y-1 text-[0.9375rem] text-slate">
           {preview.trail.map((line, at) => (
             <li key={at}>
-              {line.rule} · {line.says}
+              {line.rule} · <Said>{line.says}</Said>
             </li>
           ))}
         </ul>

@@ -1,3 +1,4 @@
+import { inOurUnits } from '@/services/household/inOurUnits';
 import type { Metadata } from 'next';
 import { readLedgerPage } from '@/services/household/ledger';
 import { LedgerList } from '@/ui/ledger/LedgerList';
@@ -5,7 +6,7 @@ import { LedgerList } from '@/ui/ledger/LedgerList';
 export const metadata: Metadata = { title: 'Ledger' };
 
 export default async function LedgerPage() {
-  const first = await readLedgerPage({});
+  const first = await inOurUnits(await readLedgerPage({}));
   return (
     <>
       <h1 className="text-[1.6rem]">Ledger</h1>

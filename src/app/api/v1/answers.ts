@@ -1,5 +1,6 @@
 import type Joi from 'joi';
 import { parse } from 'secure-json-parse';
+import { inOurUnits } from '@/services/household/inOurUnits';
 import { Problem, toProblem } from '@/services/door/problem';
 import { QUERIES } from '@/services/door/queries';
 import { validateQuery } from '@/services/door/validate';
@@ -53,15 +54,18 @@ async function pathOf({ params }: Context): Promise<Path> {
  * An address that is read.
  *
  * @param schema what its query may hold; a key it does not know is refused
+ * @param asIs what is read is sent back later as it was, so no word of it is said in other units
  */
 export function reads<Query>(
   schema: Joi.ObjectSchema,
   work: (query: Query, path: Path) => Promise<unknown>,
+  { asIs = false }: { asIs?: boolean } = {},
 ): Methods {
   return only('GET', (request, context) =>
     respond(async () => {
       const query = queryOf<Query>(request, schema);
-      return Response.json(await work(query, await pathOf(context)), { headers: HEADERS });
+      const answer = await work(query, await pathOf(context));
+      return Response.json(asIs ? answer : await inOurUnits(answer), { headers: HEADERS });
     }),
   );
 }
@@ -117,7 +121,7 @@ export function takes(work: (body: unknown) => Promise<unknown>): Methods {
   return only('POST', (request) =>
     respond(async () => {
       queryOf(request, QUERIES.none);
-      return Response.json(await work(await readBody(request)), { headers: HEADERS });
+      return Response.json(await inOurUnits(await work(await readBody(request))), { headers: HEADERS });
     }),
   );
 }

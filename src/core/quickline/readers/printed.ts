@@ -8,7 +8,7 @@ import { PRINTED_WORDS } from '../quickWords';
 const MOST_WORDS = 4;
 
 /** "6 days ago", "in 3 days", for a day that is not today. */
-export function sayAway(date: CalendarDate, today: CalendarDate): string {
+function sayAway(date: CalendarDate, today: CalendarDate): string {
   const days = daysBetween(today, date);
   if (days === 0) return 'today';
   const count = `${Math.abs(days)} ${Math.abs(days) === 1 ? 'day' : 'days'}`;

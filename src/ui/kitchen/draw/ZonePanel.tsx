@@ -1,5 +1,6 @@
 'use client';
 
+import { Said } from '../../units/Said';
 import { useState } from 'react';
 import { assumedCelsius } from '@/core/kitchen/assumedCelsius';
 import { nestedIn, ownLitres } from '@/core/kitchen/boxes';
@@ -69,7 +70,9 @@ export function ZonePanel({ zone, drawing }: { zone: DrawnZone; drawing: Drawing
         />
       </div>
       <p className="text-slate">
-        {ownLitres(zone, present.zones)} litres; taken for {String(assumed.celsius).replace('-', '−')} °C
+        <Said>
+          {ownLitres(zone, present.zones)} litres; taken for {String(assumed.celsius).replace('-', '−')} °C
+        </Said>
         until it is measured: {assumed.says}.
         {lifted.length > 0 && ` To reach it ${lifted.map(({ name }) => name).join(', ')} must come out.`}
         {before.length > 0 && ` It stands behind ${before.map(({ name }) => name).join(', ')}.`}

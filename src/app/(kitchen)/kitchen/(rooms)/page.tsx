@@ -1,3 +1,4 @@
+import { inOurUnits } from '@/services/household/inOurUnits';
 import type { Metadata } from 'next';
 import { readKitchenPlan } from '@/services/kitchen/kitchenPlan';
 import { KitchenBench } from '@/ui/kitchen/KitchenBench';
@@ -5,7 +6,7 @@ import { KitchenBench } from '@/ui/kitchen/KitchenBench';
 export const metadata: Metadata = { title: 'Kitchen' };
 
 export default async function KitchenPage() {
-  const plan = await readKitchenPlan();
+  const plan = await inOurUnits(await readKitchenPlan());
   return (
     <>
       <h1 className="sr-only">Kitchen of {plan.household}</h1>

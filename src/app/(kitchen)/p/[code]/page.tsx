@@ -1,3 +1,4 @@
+import { inOurUnits } from '@/services/household/inOurUnits';
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { readPackage } from '@/services/stock/package';
@@ -13,7 +14,7 @@ export async function generateMetadata({ params }: { params: Params }): Promise<
 /** Where the code on a label leads. */
 export default async function PackagePage({ params }: { params: Params }) {
   const { code } = await params;
-  const detail = await orNotFound(readPackage(code));
+  const detail = await inOurUnits(await orNotFound(readPackage(code)));
   if (!detail) notFound();
   return (
     <article className="card mx-auto max-w-2xl p-5">

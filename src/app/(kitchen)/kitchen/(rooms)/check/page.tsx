@@ -1,3 +1,4 @@
+import { inOurUnits } from '@/services/household/inOurUnits';
 import type { Metadata } from 'next';
 import { readKitchenCheck } from '@/services/kitchen/kitchenCheck';
 import { CheckList } from '@/ui/kitchen/CheckList';
@@ -5,7 +6,7 @@ import { CheckList } from '@/ui/kitchen/CheckList';
 export const metadata: Metadata = { title: 'Kitchen check' };
 
 export default async function CheckPage() {
-  const { findings, zones, packages } = await readKitchenCheck();
+  const { findings, zones, packages } = await inOurUnits(await readKitchenCheck());
   const looked = `${packages} packages in ${zones} zones were looked through`;
   return (
     <>

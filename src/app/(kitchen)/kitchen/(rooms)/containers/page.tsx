@@ -1,3 +1,4 @@
+import { inOurUnits } from '@/services/household/inOurUnits';
 import type { Metadata } from 'next';
 import { readContainersView } from '@/services/kitchen/containers';
 import { ContainerBench } from '@/ui/kitchen/containers/ContainerBench';
@@ -8,7 +9,7 @@ export default async function ContainersPage() {
   return (
     <>
       <h1 className="text-[1.6rem]">Containers and what fits where</h1>
-      <ContainerBench view={await readContainersView()} />
+      <ContainerBench view={await inOurUnits(await readContainersView())} />
     </>
   );
 }

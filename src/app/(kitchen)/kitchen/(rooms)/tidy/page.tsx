@@ -1,3 +1,4 @@
+import { inOurUnits } from '@/services/household/inOurUnits';
 import type { Metadata } from 'next';
 import { readTidy } from '@/services/kitchen/kitchenCheck';
 import { TidyWalk } from '@/ui/kitchen/TidyWalk';
@@ -5,7 +6,7 @@ import { TidyWalk } from '@/ui/kitchen/TidyWalk';
 export const metadata: Metadata = { title: 'Tidy' };
 
 export default async function TidyPage() {
-  const { stops, moves, gain } = await readTidy();
+  const { stops, moves, gain } = await inOurUnits(await readTidy());
   return (
     <>
       <h1 className="text-[1.6rem]">Tidy</h1>

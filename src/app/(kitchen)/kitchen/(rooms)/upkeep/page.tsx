@@ -1,3 +1,4 @@
+import { inOurUnits } from '@/services/household/inOurUnits';
 import type { Metadata } from 'next';
 import { readUpkeep } from '@/services/kitchen/upkeep';
 import { UpkeepBench } from '@/ui/kitchen/UpkeepBench';
@@ -8,7 +9,7 @@ export default async function UpkeepPage() {
   return (
     <>
       <h1 className="mb-3 text-[1.6rem]">Upkeep</h1>
-      <UpkeepBench {...await readUpkeep()} />
+      <UpkeepBench {...await inOurUnits(await readUpkeep())} />
     </>
   );
 }

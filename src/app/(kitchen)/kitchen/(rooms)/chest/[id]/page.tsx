@@ -1,3 +1,4 @@
+import { inOurUnits } from '@/services/household/inOurUnits';
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { readChest } from '@/services/kitchen/chestPlan';
@@ -7,7 +8,7 @@ import { ChestBench } from '@/ui/kitchen/ChestBench';
 export const metadata: Metadata = { title: 'Chest plan' };
 
 export default async function ChestPage({ params }: { params: Promise<{ id: string }> }) {
-  const chest = await orNotFound(readChest((await params).id));
+  const chest = await inOurUnits(await orNotFound(readChest((await params).id)));
   if (!chest) notFound();
   return (
     <>

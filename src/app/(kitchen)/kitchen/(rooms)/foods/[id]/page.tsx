@@ -1,3 +1,4 @@
+import { inOurUnits } from '@/services/household/inOurUnits';
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { readFood } from '@/services/household/foodDetail';
@@ -9,7 +10,7 @@ type Params = Promise<{ id: string }>;
 export const metadata: Metadata = { title: 'Food' };
 
 export default async function FoodPage({ params }: { params: Params }) {
-  const detail = await orNotFound(readFood((await params).id));
+  const detail = await inOurUnits(await orNotFound(readFood((await params).id)));
   if (!detail) notFound();
   return <FoodCard detail={detail} />;
 }

@@ -1,0 +1,98 @@
+import type { UnitSystem } from './readAmount';
+
+const G_PER_OZ = 28.349523125;
+const G_PER_LB = 453.59237;
+const ML_PER_FL_OZ = 29.5735295625;
+const ML_PER_CUP = 236.5882365;
+const ML_PER_QT = 946.352946;
+const MM_PER_IN = 25.4;
+const CUPS_PER_QT = 4;
+const OZ_PER_LB = 16;
+const FL_OZ_PER_CUP = 8;
+
+const trimmed = (value: number, digits: number): string =>
+  value.toFixed(digits).replace(/\.0+$|(\.\d*?)0+$/, '$1');
+
+/** "14.1 oz", "3.53 lb": a mass in grams as a US kitchen says it. */
+function sayMass(grams: number): string {
+  const oz = grams / G_PER_OZ;
+  return Number(oz.toFixed(1)) < OZ_PER_LB ? `${trimmed(oz, 1)} oz` : `${trimmed(grams / G_PER_LB, 2)} lb`;
+}
+
+/** "6 fl oz", "1.5 cups", "2.11 qt": a volume in millilitres. */
+function sayVolume(ml: number): string {
+  const ounces = ml / ML_PER_FL_OZ;
+  const cups = ml / ML_PER_CUP;
+  if (Number(ounces.toFixed(1)) < FL_OZ_PER_CUP) return `${trimmed(ounces, 1)} fl oz`;
+  if (Number(cups.toFixed(2)) < CUPS_PER_QT)
+    return `${trimmed(cups, 2)} ${Number(cups.toFixed(2)) === 1 ? 'cup' : 'cups'}`;
+  return `${trimmed(ml / ML_PER_QT, 2)} qt`;
+}
+
+/** The published thresholds have figures of their own in °F. */
+const PUBLISHED_F: Readonly<Record<string, string>> = { '4.4': '40', '-18': '0', '32': '90', '-17.8': '0' };
+
+/** "40 °F"; to a tenth where the °C had one. */
+export function sayFahrenheit(celsius: number): string {
+  const published = PUBLISHED_F[String(celsius)];
+  const degrees = (celsius * 9) / 5 + 32;
+  const said = published ?? trimmed(degrees, Number.isInteger(celsius) ? 0 : 1);
+  return said.replace(/^-0$/, '0').replace('-', '−');
+}
+
+/** °C of a figure typed in the household's degrees. */
+export const toCelsius = (degrees: number, system: UnitSystem): number =>
+  system === 'us' ? Math.round(((degrees - 32) * 50) / 9) / 10 : degrees;
+
+const SAY: Readonly<Record<string, (value: number) => string>> = {
+  kg: (value) => sayMass(value * 1000),
+  g: sayMass,
+  ml: sayVolume,
+  l: (value) => sayVolume(value * 1000),
+  L: (value) => sayVolume(value * 1000),
+  litre: (value) => sayVolume(value * 1000),
+  litres: (value) => sayVolume(value * 1000),
+  mm: (value) => `${trimmed(value / MM_PER_IN, 1)} in`,
+  cm: (value) => `${trimmed((value * 10) / MM_PER_IN, 1)} in`,
+  '°C': (value) => `${sayFahrenheit(value)} °F`,
+};
+
+const FIGURE = String.raw`[−-]?\d+(?:[.,]\d+)?`;
+/** "480 × 140 × 300 mm" first, then every figure with its unit. */
+const MEASURES = new RegExp(String.raw`((?:${FIGURE}\s*×\s*)+)(${FIGURE})\s?(mm|cm)\b`, 'gu');
+const QUANTITY = new RegExp(
+  String.raw`(?<![\p{L}\d.])(${FIGURE})[\s\u00a0]?(kg|g|ml|litres?|l|L|mm|cm|°C)(?![\p{L}\d²/])`,
+  'gu',
+);
+
+const valueOf = (figure: string): number => Number(figure.replace('−', '-').replace(',', '.'));
+
+/**
+ * Words with their metric quantities as the household measures: "400 g" is "14.1 oz" in a US kitchen, "4.4 °C" is "40 °F". Inside,
+ * everything is grams, millilitres, millimetres and °C; this is the one place where it is said otherwise.
+ */
+export function retell(text: string, system: UnitSystem): string {
+  if (system === 'metric') return text;
+  return text
+    .replace(MEASURES, (_, lead: string, last: string, unit: string) => {
+      const inches = (figure: string): string =>
+        trimmed((valueOf(figure) * (unit === 'cm' ? 10 : 1)) / MM_PER_IN, 1);
+      return `${lead.replace(new RegExp(FIGURE, 'gu'), inches)}${inches(last)} in`;
+    })
+    .replace(QUANTITY, (_, figure: string, unit: string) =>
+      (SAY[unit] as (value: number) => string)(valueOf(figure)),
+    );
+}
+
+/** The same for every text of an answer or a view; figures stay as they are. */
+export function retellAll<Value>(value: Value, system: UnitSystem): Value {
+  if (system === 'metric') return value;
+  const told = (one: unknown): unknown => {
+    if (typeof one === 'string') return retell(one, system);
+    if (Array.isArray(one)) return one.map(told);
+    if (one !== null && typeof one === 'object' && Object.getPrototypeOf(one) === Object.prototype)
+      return Object.fromEntries(Object.entries(one).map(([key, inner]) => [key, told(inner)]));
+    return one;
+  };
+  return told(value) as Value;
+}
