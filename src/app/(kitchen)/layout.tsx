@@ -37,7 +37,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
               Skip to the page
             </a>
             <TopBar shell={shell} />
-            <main id="main" className="px-3 pt-3 pb-36 sm:px-6 sm:pb-24">
+            <main id="main" className="px-3 pt-3 pb-24 sm:px-6">
               {children}
             </main>
             <CounterStrip items={shell.counter} bench={shell.bench} />

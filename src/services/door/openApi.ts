@@ -117,6 +117,7 @@ const READ: Record<string, [summary: string, query?: Joi.ObjectSchema, kind?: 'p
   '/api/v1/vocabulary': ['Foods and zones for the quick line'],
   '/api/v1/ledger': ['What happened, newest first', QUERIES.ledger],
   '/api/v1/labels': ['Labels as PDF', QUERIES.labels, 'pdf'],
+  '/api/v1/guide': ['The guide on one page as PDF', QUERIES.none, 'pdf'],
   '/api/v1/households': ['Households to choose from, and which this device shows'],
   '/api/v1/health': ['Database reached, migrations current'],
   '/api/v1/openapi.json': ['This page'],

@@ -1,5 +1,6 @@
 'use client';
 
+import { RuleName } from '../rules/RuleName';
 import type { FindingView } from '@/services/kitchen/kitchenCheck';
 import { useDoor } from '../door/useDoor';
 
@@ -62,7 +63,9 @@ function Finding({ finding: { rule, title, zone, says, why, fix } }: { finding: 
       <p>{says}</p>
       <p className="text-slate">{why}</p>
       <p className="mt-auto flex items-center justify-between gap-3 pt-1">
-        <span className="text-[0.9375rem] text-slate">rule {rule}</span>
+        <span className="text-[0.9375rem] text-slate">
+          rule <RuleName rule={rule} />
+        </span>
         <button type="button" className="button" data-main={grave} disabled={busy} onClick={press}>
           {words}
         </button>

@@ -5,6 +5,7 @@ import type { OutageVerdict } from '@/core/model/outageClass';
 import type { StockVerdict } from '@/services/outage/outage';
 import { useDoor } from '../door/useDoor';
 import { Tape } from '../tape/Tape';
+import { RuleName } from '../rules/RuleName';
 import type { SeenForm } from './cutForm';
 import { SeenButtons } from './SeenButtons';
 
@@ -95,7 +96,8 @@ export function VerdictGroups({
                         <p className="text-[0.95rem]">
                           {item.evidence}.{' '}
                           <span className="text-slate">
-                            Rule {item.rule} · {CERTAINTY_WORDS[item.certainty]} · after {item.source}
+                            Rule <RuleName rule={item.rule} /> · {CERTAINTY_WORDS[item.certainty]} · after{' '}
+                            {item.source}
                           </span>
                         </p>
                         <p className="text-[0.95rem] text-slate">

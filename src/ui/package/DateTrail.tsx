@@ -5,6 +5,7 @@ import type { TrailLine } from '@/core/model/history';
 import type { PackageDetail } from '@/services/stock/package';
 import { useRead } from '../door/useRead';
 import { Sheet } from '../door/Sheet';
+import { RuleName } from '../rules/RuleName';
 
 /** The lines of a trail: rule, what it did to the date, source. */
 export function TrailLines({ trail }: { trail: readonly TrailLine[] }) {
@@ -14,7 +15,7 @@ export function TrailLines({ trail }: { trail: readonly TrailLine[] }) {
         <li key={at} className="border-l-4 border-ice pl-3 text-[0.95rem]">
           <p>{line.says}</p>
           <p className="text-[0.9375rem] text-slate">
-            {line.rule} ·{' '}
+            <RuleName rule={line.rule} /> ·{' '}
             {line.from !== line.to && line.to !== null
               ? `${line.from === null ? '' : `${sayPlainDate(line.from)} → `}${sayPlainDate(line.to)}`
               : 'no change'}{' '}

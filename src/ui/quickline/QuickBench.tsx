@@ -212,7 +212,7 @@ export function QuickBench({
       <div
         id="quick-reading"
         hidden={!shown}
-        className="card fixed inset-x-2 bottom-32 max-h-[60dvh] overflow-y-auto p-4 text-ink shadow-2xl sm:absolute sm:inset-x-auto sm:right-0 sm:bottom-[calc(100%+0.8rem)] sm:w-[34rem]"
+        className="card fixed inset-x-2 bottom-20 max-h-[60dvh] overflow-y-auto p-4 text-ink shadow-2xl sm:absolute sm:inset-x-auto sm:right-0 sm:bottom-[calc(100%+0.8rem)] sm:w-[34rem]"
       >
         {fault !== '' && <p className="text-beet">{fault}</p>}
         {!vocabulary && fault === '' && <p className="text-slate">Fetching the foods …</p>}

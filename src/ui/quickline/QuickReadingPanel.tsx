@@ -3,6 +3,7 @@
 import { Said } from '../units/Said';
 import type { Meaning, QuickReading } from '@/core/quickline/quickLine';
 import { Faults } from './Faults';
+import { RuleName } from '../rules/RuleName';
 import type { LinePreview } from './previewLine';
 
 /** Each meaning has a colour and, for those who do not see it, its name below. */
@@ -77,7 +78,7 @@ export function QuickReadingPanel({
         <ul className="space-y-1 text-[0.9375rem] text-slate">
           {preview.trail.map((line, at) => (
             <li key={at}>
-              {line.rule} · <Said>{line.says}</Said>
+              <RuleName rule={line.rule} /> · <Said>{line.says}</Said>
             </li>
           ))}
         </ul>

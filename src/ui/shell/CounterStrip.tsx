@@ -12,42 +12,70 @@ export function CounterStrip({
   items: CounterItem[];
   bench: { lines: number; minutes_left: number | null } | null;
 }) {
+  const minutes = [bench?.minutes_left ?? null, ...items.map((item) => item.minutes_left)].filter(
+    (left): left is number => left !== null,
+  );
+  const least = minutes.length === 0 ? null : Math.min(...minutes);
+  const clear = items.length === 0 && bench === null;
   return (
     <aside
       aria-label="Counter"
-      className="fixed inset-x-0 bottom-0 z-40 flex flex-col gap-2 bg-strip px-3 py-2 text-[#fbfdfc] sm:flex-row sm:items-center sm:gap-4 sm:px-6"
+      className="fixed inset-x-0 bottom-0 z-40 flex items-center gap-2 bg-strip px-3 py-2 text-[#fbfdfc] sm:gap-4 sm:px-6"
     >
-      <div className="flex min-w-0 flex-1 items-center gap-3">
-        <h2 className="shrink-0 text-base">
-          <span className="hidden sm:inline">On the counter</span>
-          <span className="sm:hidden">Counter</span>
-        </h2>
-        {items.length === 0 && bench === null ? (
-          <p className="text-[0.95rem] text-[#c6d6d4]">clear; nothing stands out of the cold</p>
-        ) : (
-          <ul className="flex min-w-0 gap-2 overflow-x-auto p-1">
-            {bench && (
-              <li>
-                <Link
-                  href="/haul"
-                  className="flex min-h-11 items-center gap-2 rounded-part bg-strip-chip px-3 text-[0.95rem] whitespace-nowrap"
-                >
-                  {bench.lines} on the bench
-                  {bench.minutes_left !== null && (
-                    <b className="font-heading text-base text-[#f3d188]">{sayMinutes(bench.minutes_left)}</b>
-                  )}
-                </Link>
-              </li>
-            )}
-            {items.map((item) => (
-              <li key={item.id}>
-                <CounterChip item={item} />
-              </li>
-            ))}
-          </ul>
-        )}
-      </div>
+      <h2 className="hidden shrink-0 text-base sm:block">On the counter</h2>
+      {clear ? (
+        <p className="hidden flex-1 text-[0.95rem] text-[#c6d6d4] sm:block">
+          clear; nothing stands out of the cold
+        </p>
+      ) : (
+        // On a phone one chip tells how many stand out and how long the first may; it unfolds the rest.
+        <details className="group min-w-0 shrink-0 sm:hidden">
+          <summary className="flex min-h-11 cursor-pointer list-none items-center gap-2 rounded-part bg-strip-chip px-3 text-[0.95rem] whitespace-nowrap">
+            {sayOut(items.length, bench?.lines ?? 0)}
+            {least !== null && <b className="font-heading text-base text-[#f3d188]">{sayMinutes(least)}</b>}
+          </summary>
+          <div className="absolute inset-x-0 bottom-full max-h-[60dvh] overflow-y-auto bg-strip px-3 py-2">
+            <Chips items={items} bench={bench} />
+          </div>
+        </details>
+      )}
+      {!clear && (
+        <div className="hidden min-w-0 flex-1 overflow-x-auto sm:block">
+          <Chips items={items} bench={bench} />
+        </div>
+      )}
       <QuickLine />
     </aside>
+  );
+}
+
+/** "2 out", "3 on the bench". */
+function sayOut(out: number, onBench: number): string {
+  if (out === 0) return `${onBench} on the bench`;
+  return onBench === 0 ? `${out} out` : `${out} out, ${onBench} on the bench`;
+}
+
+function Chips({ items, bench }: Pick<Parameters<typeof CounterStrip>[0], 'items' | 'bench'>) {
+  return (
+    <ul className="flex min-w-0 flex-wrap gap-2 p-1 sm:flex-nowrap">
+      {bench && (
+        <li>
+          <Link
+            href="/haul"
+            className="flex min-h-11 items-center gap-2 rounded-part bg-strip-chip px-3 text-[0.95rem] whitespace-nowrap"
+          >
+            {bench.lines} on the bench
+            {bench.minutes_left !== null && (
+              <b className="font-heading text-base text-[#f3d188]">{sayMinutes(bench.minutes_left)}</b>
+            )}
+          </Link>
+        </li>
+      )}
+      {items.map((item) => (
+        <li key={item.id}>
+          <CounterChip item={item} />
+        </li>
+      ))}
+    </ul>
   );
 }
