@@ -143,7 +143,7 @@ test('a chest with 6 baskets by pointer, from the side and from above', async ({
 
 /** Tabs on from where the focus is until it is on the target. */
 async function tabTo(page: Page, target: Locator): Promise<void> {
-  for (let count = 0; count < 90; count++) {
+  for (let count = 0; count < 130; count++) {
     if (await target.evaluate((element) => element === document.activeElement).catch(() => false)) return;
     await page.keyboard.press('Tab');
   }

@@ -41,7 +41,7 @@ test('dates as people mistype them are told plainly, and nothing is stored', asy
     ['leeks 600 g use by 31 nov', 'That date does not exist'],
     [`chicken thighs 600 g use by ${plain(-6)}`, '6 days ago'],
     [`chicken thighs 600 g use by ${plain(-6)}`, 'not for eating'],
-    ['ice cream 1 l > top shelf', 'frozen food goes to a freezer zone'],
+    ['ice cream 1 l > top shelf', 'lives in a freezer. Which one?'],
     ['trout 400 g bought frozen > layer 1', 'Bought frozen: best within'],
   ] as const) {
     await typeLine(page, text);

@@ -147,9 +147,10 @@ test('a fresh house: own kitchen, two appliances, forty things, labels, first ou
     await page.getByRole('button', { name: /^Chest freezer/ }).click();
     await page.getByLabel('Baskets hanging under the lid').selectOption('3');
     await page.getByLabel(/^How large\?/).click();
+    await page.keyboard.press('ControlOrMeta+a');
     await page.keyboard.type('112 x 85 x 60');
     await page.keyboard.press('Enter');
-    await expect(page.getByText(/5 zones/)).toBeVisible();
+    await expect(page.getByText(/ l, 5 zones$/)).toBeVisible();
     const built = (await counted()) - before;
     expect(built).toBeLessThanOrEqual(40);
     await expectAccessible(page);
@@ -217,11 +218,13 @@ test('a fresh house: own kitchen, two appliances, forty things, labels, first ou
     await expect(page.getByRole('link', { name: /^Household Pier View/ })).toBeVisible();
     const today = (await (await page.request.get(`${base}/api/v1/today`)).json()) as {
       first_out: { view: { governing: { date: string }; food: { name: string } } }[];
+      coming: { view: { food: { name: string } } }[];
       total: number;
     };
     const dates = today.first_out.map(({ view }) => view.governing.date);
     expect(dates).toEqual([...dates].sort());
-    expect(today.first_out.map(({ view }) => view.food.name)).toContain('Mince');
+    expect(today.first_out.map(({ view }) => view.food.name)).toContain('Leftover rice');
+    expect(today.coming.map(({ view }) => view.food.name)).toContain('Mince');
     const { packages } = (await (await page.request.get(`${base}/api/v1/stock?q=turkey`)).json()) as {
       packages: { code: string; state: string }[];
     };

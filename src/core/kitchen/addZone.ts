@@ -73,6 +73,9 @@ function isHidden(box: Box, others: readonly Box[], lookedIn: 'front' | 'lid' | 
   return others.some((other) => nearer(other) && overlapOf(flat(box), flat(other)) !== null);
 }
 
+/** The share of its usual size that makes a zone worth having. */
+const LEAST_USEFUL = 0.3;
+
 /**
  * Where a zone of this kind may stand: never hidden behind another. In a chest, where all stands below something, only when nothing
  * is free on top.
@@ -87,7 +90,11 @@ function placeFor(
   if (room.depthMm < LEAST_MM) return null;
   if (shape !== 'chest') return freePlace(room, others, wanted, 'front');
   const onTop = kind === 'layer' ? null : freePlace(room, others, wanted, 'lid');
-  return onTop ?? freePlace(room, others, wanted, null);
+  const volume = (box: Pick<Box, 'widthMm' | 'heightMm' | 'depthMm'>): number =>
+    box.widthMm * box.heightMm * box.depthMm;
+  // A sliver beside the others is no basket: then it hangs below.
+  const isUseful = onTop !== null && volume(onTop) >= volume(wanted) * LEAST_USEFUL;
+  return isUseful ? onTop : freePlace(room, others, wanted, null);
 }
 
 /** The first free place for a box, from the top, then the left, then the front; made smaller where it must be. */

@@ -86,6 +86,21 @@ function partsOf(
   ].filter(({ lines }) => lines.length > 0);
 }
 
+/** Line height, and how tall the parts of the slip are at full size, in points. */
+const LEADING = 1.3;
+const HEAD_PT = (17 + 9) * LEADING;
+const TITLE_PT = 8 + 13 * LEADING;
+const LINE_PT = (11 + 9) * LEADING + 3;
+const FOOT_PT = 6 + 8.5 * LEADING;
+/** Smaller than this nobody reads it in a dim kitchen: then it takes a second page. */
+const LEAST_SCALE = 0.68;
+
+const heightOf = (parts: readonly SlipPart[]): number =>
+  HEAD_PT +
+  FOOT_PT +
+  parts.reduce((sum, { lines }) => sum + TITLE_PT + lines.length * LINE_PT, 0) +
+  LINE_PT / 2;
+
 /** A package as the slip tells it. */
 const toTold = (found: Package): ToldPackage => ({ ...found, nearOn: '', askOn: '' });
 
@@ -122,39 +137,44 @@ export async function printSlip(): Promise<Buffer> {
   );
   const width = PAGE_MM[0] * MM - 2 * EDGE;
   const bottom = PAGE_MM[1] * MM - EDGE;
+  // One page on the door, whatever it takes: a long morning is written smaller, down to where it can still be read.
+  const scale = Math.min(1, Math.max(LEAST_SCALE, (bottom - EDGE) / heightOf(parts)));
   let y = bottom + 1;
   const room = (needed: number): void => {
-    if (y + needed <= bottom) return;
+    if (y + needed * scale <= bottom) return;
     document.addPage(page);
     y = EDGE;
   };
   const write = (font: string, size: number, colour: string, words: string, indent = 0): void => {
-    document.font(font).fontSize(size).fillColor(colour);
+    document
+      .font(font)
+      .fontSize(size * scale)
+      .fillColor(colour);
     document.text(words, EDGE + indent, y, { width: width - indent, lineBreak: false, ellipsis: true });
-    y += size * 1.3;
+    y += size * LEADING * scale;
   };
   room(60);
   write('heading', 17, PAPER_INK, sayFullDate(today).replace(/ \d{4}$/, ''));
   write('text', 9, PAPER_SLATE, `${household.name} · first out, oldest and shortest-dated first`);
   if (parts.length === 0) write('text', 12, PAPER_INK, 'Nothing presses today.');
   for (const { title, lines } of parts) {
-    room(52);
-    y += 8;
+    room(TITLE_PT + LINE_PT);
+    y += 8 * scale;
     write('heading', 13, PAPER_INK, title);
     for (const { words, more } of lines) {
-      room(30);
+      room(LINE_PT);
       document
         .lineWidth(1)
         .strokeColor(PAPER_INK)
-        .rect(EDGE, y + 1, 9, 9)
+        .rect(EDGE, y + 1, 9 * scale, 9 * scale)
         .stroke();
       write('strong', 11, PAPER_INK, words, 16);
       write('text', 9, PAPER_SLATE, more, 16);
-      y += 3;
+      y += 3 * scale;
     }
   }
   room(20);
-  y += 6;
+  y += 6 * scale;
   write('text', 8.5, PAPER_SLATE, 'When in doubt, throw it out. Your local food-safety advice comes first.');
   document.end();
   return done;

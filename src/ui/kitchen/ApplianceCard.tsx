@@ -109,9 +109,8 @@ function ZoneCard({ zone }: { zone: ZonePlan }) {
               {zone.packages} {zone.packages === 1 ? 'package' : 'packages'}
               <Said>
                 {zone.grams > 0 && `, ${sayAmount(zone.grams, 'g')}`} · {zone.free_litres} l of {zone.litres}{' '}
-                l
+                l free
               </Said>
-              free
             </span>
           </button>
           <ThermometerForm zone={zone} />

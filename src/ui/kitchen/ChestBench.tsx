@@ -12,8 +12,8 @@ export function ChestBench({ chest }: { chest: ChestView }) {
     <>
       <div className="grid items-start gap-4 lg:grid-cols-2">
         <section aria-label="Drawn to scale" className="card grid gap-3 p-4">
-          <ChestLook drawing={drawing} look="front" />
-          <ChestLook drawing={drawing} look="above" />
+          <ChestLook drawing={drawing} look="front" zones={zones} />
+          <ChestLook drawing={drawing} look="above" zones={zones} />
         </section>
         <div className="space-y-4">
           <section className="card p-4" aria-labelledby="plan">

@@ -1,11 +1,20 @@
 import type { ApplianceDrawing } from '@/core/model/drawing';
 import { liftsTo } from '@/core/kitchen/liftsTo';
+import type { ChestZoneView } from '@/services/kitchen/chestPlan';
 import { type Look, panelsOf, paperOf, zonesOnPaper } from './draw/panels';
 
-/** A chest to scale with its measures, from the side or from above; each zone with how many lifts it costs. */
-export function ChestLook({ drawing, look }: { drawing: ApplianceDrawing; look: Look }) {
+/** A chest to scale, from the side or from above; each zone with how many lifts it costs, and from the side what lies in it. */
+export function ChestLook({
+  drawing,
+  look,
+  zones,
+}: {
+  drawing: ApplianceDrawing;
+  look: Look;
+  zones: readonly ChestZoneView[];
+}) {
   const panels = panelsOf(drawing, look);
-  const word = Math.max(18, Math.round(paperOf(panels, 0).width / 27));
+  const word = Math.max(16, Math.round(paperOf(panels, 0).width / 32));
   const paper = paperOf(panels, word * 1.8);
   return (
     <figure>
@@ -18,7 +27,7 @@ export function ChestLook({ drawing, look }: { drawing: ApplianceDrawing; look: 
           .map((zone) => `${zone.name}, ${liftsTo(zone, drawing)} lifts`)
           .join('; ')}`}
         viewBox={`${paper.x} ${paper.y} ${paper.width} ${paper.height}`}
-        className="max-h-80 w-full"
+        className="max-h-[27rem] w-full"
       >
         {panels.map(({ key, x, y, width, height }) => (
           <g key={key}>
@@ -48,21 +57,30 @@ export function ChestLook({ drawing, look }: { drawing: ApplianceDrawing; look: 
                 stroke="var(--slate)"
                 strokeWidth={2}
               />
-              <svg {...rect}>
-                <text
-                  x={8}
-                  y={word * 1.2}
-                  fontSize={word}
-                  className="font-heading font-semibold"
-                  fill="var(--ink)"
+              <foreignObject {...rect}>
+                <div
+                  className="flex h-full flex-col gap-[0.25em] overflow-hidden leading-tight text-ink"
+                  style={{ fontSize: word, padding: word * 0.35 }}
                 >
-                  {zone.name}
-                </text>
-                <text x={8} y={word * 2.4} fontSize={word * 0.9} fill="var(--ink)">
-                  {rect.width} × {rect.height} ·{' '}
-                  {lifts === 0 ? 'at hand' : `${lifts} ${lifts === 1 ? 'lift' : 'lifts'}`}
-                </text>
-              </svg>
+                  <span className="flex flex-wrap justify-between gap-x-[0.6em]">
+                    <b className="font-heading font-semibold">{zone.name}</b>
+                    <span>{lifts === 0 ? 'at hand' : `${lifts} ${lifts === 1 ? 'lift' : 'lifts'}`}</span>
+                  </span>
+                  {look === 'front' && (
+                    <span className="flex flex-wrap gap-[0.3em]">
+                      {(zones.find((one) => one.id === id)?.foods ?? []).map(({ called, packages }) => (
+                        <span
+                          key={called}
+                          className="border border-tape-edge bg-tape px-[0.4em] font-heading font-semibold text-tape-ink"
+                        >
+                          {called}
+                          {packages > 1 && ` ×${packages}`}
+                        </span>
+                      ))}
+                    </span>
+                  )}
+                </div>
+              </foreignObject>
             </g>
           );
         })}

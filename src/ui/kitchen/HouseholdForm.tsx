@@ -118,7 +118,7 @@ export function HouseholdForm({ view }: { view: HouseholdView }) {
           />
         </label>
         <button type="submit" className="button" data-main="true" disabled={busy || faulty}>
-          Save
+          Keep it so
         </button>
       </form>
     </section>

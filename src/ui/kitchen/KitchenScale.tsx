@@ -5,11 +5,17 @@ import { horizontalListSortingStrategy, SortableContext, useSortable } from '@dn
 import { CSS } from '@dnd-kit/utilities';
 import { GripVertical, Plus } from 'lucide-react';
 import Link from 'next/link';
-import type { AppliancePlan } from '@/services/kitchen/kitchenPlan';
+import { sayFahrenheit } from '@/core/units/retell';
+import type { AppliancePlan, ZonePlan } from '@/services/kitchen/kitchenPlan';
 import { useDoor } from '../door/useDoor';
+import { useUnits } from '../units/useSay';
 import { panelsOf, paperOf, zonesOnPaper } from './draw/panels';
 
-const HIGH_PX = 250;
+const HIGH_PX = 300;
+/** Letters in a drawn zone, and the least room in which its words stand whole, px. */
+const LETTERS_PX = 13.5;
+const LEAST_HIGH_PX = 24;
+const TWO_LINES_PX = 44;
 
 /** All appliances at one scale on one floor, in the cook's own order; one of them is looked at closely. */
 export function KitchenScale({
@@ -167,10 +173,44 @@ function ApplianceAtScale({
                 strokeWidth={1.2}
                 vectorEffect="non-scaling-stroke"
               />
+              {zone && rect.height * pxPerMm >= LEAST_HIGH_PX && (
+                <foreignObject {...rect} className="max-sm:hidden">
+                  <ZoneWords
+                    zone={zone}
+                    letters={LETTERS_PX / pxPerMm}
+                    tall={rect.height * pxPerMm >= TWO_LINES_PX}
+                  />
+                </foreignObject>
+              )}
             </g>
           );
         })}
       </svg>
     </li>
+  );
+}
+
+/** What one comes for: the zone's name, how cold it is, how full, and a mark when it is too warm or holds all it shall. */
+function ZoneWords({ zone, letters, tall }: { zone: ZonePlan; letters: number; tall: boolean }) {
+  const units = useUnits();
+  const degrees = units === 'us' ? sayFahrenheit(zone.celsius) : String(zone.celsius).replace('-', '−');
+  return (
+    <div
+      className="flex h-full flex-col justify-between overflow-hidden leading-[1.15] text-ink"
+      style={{ fontSize: letters, padding: letters / 3 }}
+    >
+      <span className="flex justify-between gap-[0.4em]">
+        <b className="min-w-0 font-heading font-semibold">{zone.name}</b>
+        <span className={zone.warm ? 'shrink-0 font-semibold text-beet' : 'shrink-0'}>
+          {degrees}°{zone.warm && ' warm'}
+        </span>
+      </span>
+      {tall && (
+        <span className={zone.full ? 'font-semibold text-ember-deep' : 'text-slate-deep'}>
+          {zone.packages === 0 ? 'empty' : `${zone.packages} in it`}
+          {zone.full && ', full'}
+        </span>
+      )}
+    </div>
   );
 }

@@ -82,8 +82,13 @@ export function MoveIn({ appliances }: { appliances: ApplianceDrawing[] }) {
                   <SmallDrawing drawing={newAppliance(id, '', '', countedIds(id))} small />
                   <span>
                     <b className="block font-heading text-[1.05rem] font-semibold">{title}</b>
-                    <span className="text-slate">
-                      {compartments.map(({ cold, zones }) => `${cold}, ${zones.length} zones`).join('; ')}
+                    <span className="text-slate-deep">
+                      {compartments
+                        .map(
+                          ({ cold, zones }) =>
+                            `${cold}, ${zones.length} ${zones.length === 1 ? 'zone' : 'zones'}`,
+                        )
+                        .join('; ')}
                     </span>
                   </span>
                 </button>

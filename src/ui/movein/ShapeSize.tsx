@@ -64,7 +64,6 @@ export function ShapeSize({ begin, onDone }: { begin: ApplianceDrawing; onDone: 
             aria-invalid={fault !== ''}
             aria-describedby="size-fault"
             onFocus={(event) => event.target.select()}
-            onClick={(event) => event.currentTarget.select()}
             onChange={(event) => setSize(event.target.value)}
           />
           <span id="size-fault" role="alert" className={`block ${fault === '' ? 'text-slate' : 'text-beet'}`}>

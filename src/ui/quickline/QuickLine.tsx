@@ -2,17 +2,19 @@
 
 import { type ComponentType, useEffect, useRef, useState } from 'react';
 import { flushSync } from 'react-dom';
+import { useUnits } from '../units/useSay';
 import { BEGIN_LINE, draftBefore } from './beginLine';
 
 type Bench = ComponentType<{ begin: string; entered: boolean; hint: string }>;
 
-const HINT = 'trout 1.6 kg / 4 flat > layer 1';
+const HINT = { metric: 'trout 1.6 kg / 4 flat > layer 1', us: 'trout 3.5 lb / 4 flat > layer 1' };
 
 /**
  * The quick line. What reads it (foods, dates in words) is fetched when it is first touched, so pages stay light; what is
  * typed meanwhile is kept, an Enter too.
  */
 export function QuickLine() {
+  const hint = HINT[useUnits()];
   const [woken, setWoken] = useState<{ Bench: Bench; begin: string; entered: boolean } | null>(null);
   const input = useRef<HTMLInputElement>(null);
   const entered = useRef(false);
@@ -32,7 +34,7 @@ export function QuickLine() {
   }, []);
   if (woken) {
     const { Bench, begin } = woken;
-    return <Bench key={begin} begin={begin} entered={woken.entered} hint={HINT} />;
+    return <Bench key={begin} begin={begin} entered={woken.entered} hint={hint} />;
   }
   return (
     <div className="w-full sm:w-[27rem]">
@@ -40,7 +42,7 @@ export function QuickLine() {
         ref={input}
         id="quick-line"
         aria-label="Quick line: what came in"
-        placeholder={HINT}
+        placeholder={hint}
         autoComplete="off"
         spellCheck={false}
         className="field border-transparent"

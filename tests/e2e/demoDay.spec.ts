@@ -1,0 +1,142 @@
+import { withClockedServer } from '../fixtures/clockedServer';
+import { readPages } from '../fixtures/readPages';
+import { expect, test } from './page';
+
+/** A Thursday: no day for the freezers. */
+const TODAY = '2026-11-26T08:05:00.000Z';
+const TOMORROW = '2026-11-27T08:05:00.000Z';
+
+/** Quantities of a metric kitchen as they stand in words. */
+const METRIC = /(?<![\p{L}\d.])\d+(?:[.,]\d+)?\s?(?:kg|g|ml|l|L|litres|mm|cm|°C)(?![\p{L}\d])/u;
+
+test('the demo’s day is answered in twelve keys, and the next day asks nothing that was settled', async ({
+  page,
+}) => {
+  test.setTimeout(300_000);
+  await withClockedServer('demoday', TODAY, async (base, set) => {
+    await page.addInitScript(() => {
+      window.addEventListener(
+        'keydown',
+        () => sessionStorage.setItem('keys', String(Number(sessionStorage.getItem('keys') ?? 0) + 1)),
+        true,
+      );
+    });
+    await page.goto(`${base}/`);
+    const rows = page.getByRole('list', { name: 'Asks for an answer' }).locator('[data-row-name]');
+    const passed = await page.locator('[data-passed]').innerText();
+    const settled: string[] = [];
+    await page.keyboard.press('ArrowDown');
+    for (let left = await rows.count(); left > 0; left = await rows.count()) {
+      await expect(rows.first()).toBeFocused();
+      const row = (await rows.first().innerText()).split(' · ')[0] ?? '';
+      const words = await rows.first().innerText();
+      settled.push(row);
+      if (words.includes('not for eating')) {
+        await page.keyboard.press('b');
+        await expect(page.getByRole('group', { name: 'Why?' })).toBeVisible();
+        await page.keyboard.press('1');
+      } else await page.keyboard.press(words.includes('look first') ? 'i' : 'e');
+      await expect(rows).toHaveCount(left - 1);
+    }
+    expect(settled.length).toBeGreaterThan(6);
+    expect(Number(await page.evaluate(() => sessionStorage.getItem('keys')))).toBeLessThanOrEqual(12);
+    await expect(page.getByText('Nothing asks for an answer today.')).toBeVisible();
+    const toEat = page.getByRole('region', { name: 'To be eaten' });
+    await expect(toEat.getByRole('listitem')).toHaveCount(settled.length - 3);
+
+    // The slip is one page, with what was decided on it.
+    const slip = await readPages(await fetch(`${base}/api/v1/slip`));
+    expect(slip).toHaveLength(1);
+    expect(slip[0]?.text).toContain('To be eaten, as decided');
+
+    set(TOMORROW);
+    await page.reload();
+    const asked = (await rows.allInnerTexts()).map((text) => text.split(' · ')[0] ?? '');
+    const over = asked.filter((name) => settled.includes(name));
+    // What was to be eaten last night and was not is past its date now, and says so; nothing else comes again.
+    const again = await Promise.all(
+      over.map((name) => rows.filter({ hasText: name }).first().locator('xpath=../..').innerText()),
+    );
+    for (const words of again) expect(words).toMatch(/^past/);
+    await expect(toEat.getByText(/was to be eaten yesterday/).first()).toBeVisible();
+    await expect(page.locator('[data-passed]')).toHaveText(passed);
+    await toEat
+      .getByRole('button', { name: /^Drop the plan for/ })
+      .first()
+      .click();
+    await expect(page.getByRole('status').filter({ hasText: 'not planned any more' })).toBeVisible();
+  });
+});
+
+test('in a US household no screen, label or paper says grams, litres or °C', async ({ page }) => {
+  test.setTimeout(300_000);
+  await withClockedServer('us', TODAY, async (base) => {
+    const post = async (path: string, data: unknown) => {
+      const response = await page.request.post(`${base}${path}`, { data });
+      expect([path, response.status(), await response.text()]).toEqual([path, 200, expect.anything()]);
+    };
+    await post('/api/v1/households/add', {
+      name: 'Dock Street',
+      time_zone: 'America/New_York',
+      currency: 'USD',
+      units: 'us',
+      date_order: 'mdy',
+    });
+    await page.goto(`${base}/move-in`);
+    await page.getByRole('button', { name: /^Fridge over freezer/ }).click();
+    await page.keyboard.press('Enter');
+    await page.getByRole('link', { name: /what is in there/ }).click();
+    const field = page.getByRole('textbox', { name: /^What lies in Top shelf/ });
+    for (const line of [
+      'milk half a gallon bb 12/4',
+      'ground beef 2 lb',
+      'cheddar 8 oz',
+      '2 cups cooked rice',
+      'chicken thighs 1 lb 4 oz',
+    ]) {
+      await field.fill(line);
+      await expect(page.locator('#fill-reading')).toContainText(/(use|best) by/);
+      await expect(page.locator('#fill-reading')).not.toContainText(METRIC);
+      await field.press('Enter');
+      await expect(field).toHaveValue('');
+    }
+    await expect(page.getByText('Milk 2 qt').or(page.getByText('2 qt')).first()).toBeVisible();
+    const stored = async () =>
+      (
+        (await (await page.request.get(`${base}/api/v1/stock`)).json()) as {
+          packages: { code: string; amount: number; unit: string }[];
+        }
+      ).packages;
+    await expect.poll(async () => (await stored()).length).toBe(5);
+    const packages = await stored();
+    expect(packages.map(({ amount, unit }) => `${amount}${unit}`).sort()).toEqual(
+      ['1893ml', '227g', '473ml', '567g', '907g'].sort(),
+    );
+    const code = packages[0]?.code ?? '';
+    for (const address of [
+      '/',
+      '/stock',
+      '/outage',
+      '/ledger',
+      '/kitchen',
+      '/kitchen/check',
+      '/kitchen/tidy',
+      '/kitchen/upkeep',
+      `/p/${code}`,
+    ]) {
+      await page.goto(`${base}${address}`);
+      await expect(page.locator('main')).toBeVisible();
+      const words = (await page.locator('body').innerText()).replaceAll(
+        'trout 1.6 kg / 4 flat > layer 1',
+        '',
+      );
+      expect([address, METRIC.exec(words)?.[0] ?? null]).toEqual([address, null]);
+    }
+    for (const address of [`/api/v1/labels?codes=${code}`, '/api/v1/slip', '/api/v1/guide']) {
+      const pdf = await page.request.get(`${base}${address}`);
+      const pages = await readPages(new Response(new Uint8Array(await pdf.body())));
+      const words = pages.map(({ text }) => text).join(' ');
+      expect([address, METRIC.exec(words)?.[0] ?? null]).toEqual([address, null]);
+    }
+  });
+});
