@@ -205,6 +205,21 @@ export async function readPastCommand(
   };
 }
 
+/** What was said, who told it, or a zone that something lay in or went to. */
+const TOLD = `AND (command.says LIKE :like
+              OR command.told_by = :words
+              OR EXISTS (SELECT 1
+                           FROM ledger_event AS event
+                           JOIN zone ON zone.id IN (event.zone_id, JSON_VALUE(event.after_image, '$.zoneId'))
+                          WHERE event.command_id = command.id
+                            AND zone.household_id = :householdId
+                            AND zone.name LIKE :like)
+              OR EXISTS (SELECT 1
+                           FROM ledger_event AS event
+                           JOIN package ON package.id = event.package_id
+                          WHERE event.command_id = command.id
+                            AND package.code = :words))`;
+
 /** One command of the ledger as it is shown. */
 export interface LedgerEntry {
   id: string;
@@ -231,6 +246,7 @@ export async function readLedger(
   before: { recordedAt: string; id: string } | null,
   limit: number,
   unlisted: readonly string[],
+  only: { words: string; from: string | null; until: string | null } = { words: '', from: null, until: null },
 ): Promise<LedgerEntry[]> {
   const rows = await sql.rows<{
     id: string;
@@ -253,12 +269,18 @@ export async function readLedger(
       WHERE command.household_id = :householdId
         AND command.type NOT IN (:unlisted)
         ${before ? 'AND (command.recorded_at, command.id) < (:beforeAt, :beforeId)' : ''}
+        ${only.words === '' ? '' : TOLD}
+        ${only.from === null ? '' : 'AND command.at >= :from AND command.at < :until'}
       ORDER BY command.recorded_at DESC, command.id DESC
       LIMIT :limit`,
     {
       householdId,
       limit,
       unlisted,
+      words: only.words,
+      like: `%${only.words.replace(/[\\%_]/g, '\\$&')}%`,
+      from: only.from && toSqlInstant(only.from),
+      until: only.until && toSqlInstant(only.until),
       beforeAt: before && toSqlInstant(before.recordedAt),
       beforeId: before?.id,
     },

@@ -241,6 +241,35 @@ test('a fresh house: own kitchen, two appliances, forty things, labels, first ou
     await page.getByLabel(/^Who uses this device/).selectOption('Finn');
     await expect(page.getByText('Finn signs on this device')).toBeVisible();
 
+    const line = { food: 'kale', amount: 300, unit: 'g', start: { did: 'bought', on: '2026-11-25' } };
+    const command = { id: crypto.randomUUID(), type: 'haul.store', lines: [line] };
+    expect((await page.request.post(`${base}/api/v1/commands`, { data: command })).status()).toBe(200);
+    const told = async (query: string) =>
+      (
+        (await (await page.request.get(`${base}/api/v1/ledger?${query}`)).json()) as {
+          entries: { id: string; told_by: string | null }[];
+        }
+      ).entries.filter(({ id }) => id === command.id);
+    expect(await told('q=Finn')).toEqual([expect.objectContaining({ told_by: 'Finn' })]);
+    expect(await told('q=kale&on=2026-11-25')).toHaveLength(1);
+    expect([await told('q=Ada'), await told('on=2026-11-24')]).toEqual([[], []]);
+    // Somebody who goes stays in the ledger; what cannot be is told and changes nothing.
+    const set = (changes: object) =>
+      page.request.post(`${base}/api/v1/commands`, {
+        data: { id: crypto.randomUUID(), type: 'household.set', changes },
+      });
+    expect((await set({ people: ['Ada'] })).status()).toBe(200);
+    expect(await told('q=Finn')).toHaveLength(1);
+    for (const changes of [
+      { timeZone: 'Moon/Base' },
+      { currency: 'ABC' },
+      { people: ['Ada', 'ada'] },
+      { name: '' },
+    ])
+      expect([changes, (await set(changes)).status()]).toEqual([changes, 400]);
+    const twin = { name: 'pier view', time_zone: 'Europe/Dublin', currency: 'EUR' };
+    expect((await page.request.post(`${base}/api/v1/households/add`, { data: twin })).status()).toBe(409);
+
     // Over to the demo in one press, play, put it back; ours is as it was.
     await page.getByRole('button', { name: 'To Skerry Row' }).click();
     await expect(page.getByRole('link', { name: /^Household Skerry Row/ })).toBeVisible();
@@ -259,7 +288,7 @@ test('a fresh house: own kitchen, two appliances, forty things, labels, first ou
     await expect.poll(total).toBe(demo);
     await page.getByRole('button', { name: 'To Pier View' }).click();
     await expect(page.getByRole('link', { name: /^Household Pier View/ })).toBeVisible();
-    expect(await total()).toBe(today.total);
+    expect(await total()).toBe(today.total + 1);
 
     // Deleting asks for its name, and the demo stays.
     await page.goto(`${base}/kitchen/household`);

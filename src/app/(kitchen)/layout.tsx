@@ -32,7 +32,10 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
     <html lang="en" data-household={shell?.household.id}>
       <body className="bg-rime text-ink">
         {shell ? (
-          <DoorProvider units={shell.units}>
+          <DoorProvider
+            units={shell.units}
+            house={{ demo: shell.household.demo, codesLocal: shell.codes_local }}
+          >
             <a href="#main" className="button absolute -top-20 left-2 z-50 focus:top-2">
               Skip to the page
             </a>

@@ -16,6 +16,8 @@ export type Planned = Pick<HaulLine, 'amount' | 'unit' | 'pieces' | 'parts'>;
 function usualGoal(food: Food, packs: number): Goal {
   if (food.home === 'freezer') return 'freezer';
   if (!food.controlled && (food.home === 'counter' || food.home === 'cupboard')) return 'room';
+  // Fresh fruit split into boxes is for the week; whoever freezes it says so.
+  if (food.group === 'fruit') return 'fridge';
   return packs > 1 && (food.freezeFit === 'good' || food.freezeFit === 'fair') ? 'freezer' : 'fridge';
 }
 

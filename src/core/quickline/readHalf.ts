@@ -1,6 +1,12 @@
-const HALF = /[\s,]*\bhalf\s+(?:and\s+half|to\s+the\s+(?:fridge|freezer)|freeze[rn]?|fridge)\b[\s,]*/i;
+const PLACE = String.raw`(?:the\s+)?(?:fridge|freezer)`;
+const GOES = String.raw`(?:and\s+half|(?:goes\s+|is\s+)?(?:to|in|into|for)\s+${PLACE}|freeze[rn]?|fridge|frozen|fresh)`;
+/** "half freeze", "half and half", "half to the fridge, half to the freezer", "half in the freezer and the rest in the fridge". */
+const HALF = new RegExp(
+  String.raw`[\s,]*\bhalf\s+(?:of\s+it\s+)?${GOES}\b(?:[\s,]*(?:and\s+)?(?:the\s+)?(?:other\s+)?(?:half|rest|other)\s+${GOES}\b)?[\s,]*`,
+  'i',
+);
 
-/** Takes "half freeze", "half and half" or "half to the fridge" out of a line. */
+/** Takes what says that one half freezes and the other stays chilled out of a line. */
 export function readHalf(text: string): { text: string; half: boolean } {
   const found = HALF.exec(text);
   if (!found) return { text, half: false };

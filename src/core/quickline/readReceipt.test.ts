@@ -40,6 +40,12 @@ Card 12.00
       text: 'smoked haddock 1.2 kg / 2',
       half: true,
     });
+    for (const said of [
+      'half to the fridge, half to the freezer',
+      'half in the freezer and the rest in the fridge',
+      'half goes into the freezer, the other half in the fridge',
+    ])
+      expect(readHalf(`mince 1 kg, ${said}`)).toEqual({ text: 'mince 1 kg', half: true });
     expect(readHalf('sausages half and half 1 kg')).toEqual({ text: 'sausages 1 kg', half: true });
     expect(readHalf('half-fat cheese 200 g')).toEqual({ text: 'half-fat cheese 200 g', half: false });
   });

@@ -1,6 +1,7 @@
 import Joi from 'joi';
 import { STATES } from '@/core/model/history';
 import { uuid } from './schemas/words';
+import { dateSchema } from './validate';
 
 /** A search longer than this is cut: no food is called so. */
 const LONGEST_SEARCH = 120;
@@ -32,7 +33,12 @@ export const QUERIES = {
     limit: limit(500),
   }),
   foods: Joi.object({ q: search, after, limit: limit(500) }),
-  ledger: Joi.object({ after, limit: limit(200) }),
+  ledger: Joi.object({
+    q: search.description('words of what happened, a food, a zone, a code, or who did it'),
+    on: dateSchema.description('that day only'),
+    after,
+    limit: limit(200),
+  }),
   places: Joi.object({
     state: Joi.string().valid('chilled', 'frozen').default('chilled').description('as it will lie there'),
   }),

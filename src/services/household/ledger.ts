@@ -1,4 +1,6 @@
+import { addDays } from '@/core/calendar/calendarDate';
 import { dateInZone } from '@/core/calendar/dateInZone';
+import { instantInZone } from '@/core/calendar/instantInZone';
 import { sayPastDate } from '@/core/calendar/sayDate';
 import { sql } from '@/store/database';
 import { readLedger } from '@/store/ledger';
@@ -35,8 +37,19 @@ export interface LedgerView {
   next: string | null;
 }
 
+/** The instants between which a day of the household lies. */
+function dayOf(on: string | undefined, timeZone: string): { from: string | null; until: string | null } {
+  if (on === undefined) return { from: null, until: null };
+  return {
+    from: instantInZone(on, '00:00', timeZone),
+    until: instantInZone(addDays(on, 1), '00:00', timeZone),
+  };
+}
+
 /** The ledger, newest first, a page at a time. */
 export async function readLedgerPage(query: {
+  q?: string | undefined;
+  on?: string | undefined;
   after?: string | undefined;
   limit?: number | undefined;
 }): Promise<LedgerView> {
@@ -52,6 +65,7 @@ export async function readLedgerPage(query: {
     recordedAt && id ? { recordedAt, id } : null,
     limit + 1,
     UNLISTED,
+    { words: query.q?.trim() ?? '', ...dayOf(query.on, household.timeZone) },
   );
   const page = entries.slice(0, limit);
   const last = page.at(-1);

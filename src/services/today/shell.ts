@@ -9,6 +9,7 @@ import { chosenPerson } from '../household/chosen';
 import { now } from '../door/clock';
 import { readCounter, viewContext } from '../household/context';
 import { keptSince } from '../household/kept';
+import { publicUrl } from '../papers/publicUrl';
 import { toPackageView } from '../stock/packageView';
 import { type CounterItem, toCounter } from '../haul/counter';
 
@@ -27,6 +28,8 @@ export interface Shell {
   /** Time of day of heads-ups. */
   notify_at: string;
   units: UnitSystem;
+  /** Codes on labels open on this machine only: no phone gets there. */
+  codes_local: boolean;
 }
 
 const sayDegrees = (celsius: number, units: UnitSystem): string =>
@@ -83,6 +86,7 @@ export async function readShell(): Promise<Shell | null> {
           : { lines: onBench.length, minutes_left: left.length === 0 ? null : Math.min(...left) },
       notify_at: household.settings.notifyAt,
       units: household.settings.units,
+      codes_local: /^(localhost|127\.|\[::1\])/.test(new URL(publicUrl()).host),
       temperatures: temperaturesOf(context.kitchen.compartments, household.settings.units),
       counter: retellAll(
         toCounter(onCounter.map((found) => toPackageView(found, context))),

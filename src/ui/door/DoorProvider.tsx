@@ -18,6 +18,7 @@ import { DoorError } from './fetchJson';
 import type { Toast } from './Toasts';
 import type { UnitSystem } from '@/core/units/readAmount';
 import { UnitsContext } from '../units/useSay';
+import { type House, HouseContext } from './useHouse';
 import { type Door, DoorContext } from './useDoor';
 
 const PackageSheet = dynamic(() => import('../package/PackageSheet').then((module) => module.PackageSheet));
@@ -44,7 +45,15 @@ const TOAST_MS = 14_000;
 const asked = (command: NewCommand): NewCommand =>
   command.type === 'ledger.undo' ? { meanwhile: 'ask', ...command } : command;
 
-export function DoorProvider({ units, children }: { units: UnitSystem; children: ReactNode }) {
+export function DoorProvider({
+  units,
+  house,
+  children,
+}: {
+  units: UnitSystem;
+  house: House;
+  children: ReactNode;
+}) {
   const router = useRouter();
   const [toasts, setToasts] = useState<Toast[]>([]);
   const [open, setOpen] = useState<Open>(null);
@@ -130,25 +139,27 @@ export function DoorProvider({ units, children }: { units: UnitSystem; children:
   );
 
   return (
-    <UnitsContext value={units}>
-      <DoorContext value={door}>
-        {children}
-        {open?.kind === 'package' && <PackageSheet code={open.code} onClose={close} />}
-        {open?.kind === 'zone' && <ZoneSheet id={open.id} name={open.name} onClose={close} />}
-        {open?.kind === 'trail' && <TrailSheet code={open.code} full={open.full} onClose={close} />}
-        {looking && (
-          <SecondLookSheet
-            look={looking}
-            onClose={() => setLooking(null)}
-            onAnswer={(commands) => {
-              setLooking(null);
-              void act(...commands);
-            }}
-          />
-        )}
-        {open?.kind === 'labels' && <LabelSheet codes={open.codes} onClose={close} />}
-        <Toasts toasts={toasts} dismiss={dismiss} />
-      </DoorContext>
-    </UnitsContext>
+    <HouseContext value={house}>
+      <UnitsContext value={units}>
+        <DoorContext value={door}>
+          {children}
+          {open?.kind === 'package' && <PackageSheet code={open.code} onClose={close} />}
+          {open?.kind === 'zone' && <ZoneSheet id={open.id} name={open.name} onClose={close} />}
+          {open?.kind === 'trail' && <TrailSheet code={open.code} full={open.full} onClose={close} />}
+          {looking && (
+            <SecondLookSheet
+              look={looking}
+              onClose={() => setLooking(null)}
+              onAnswer={(commands) => {
+                setLooking(null);
+                void act(...commands);
+              }}
+            />
+          )}
+          {open?.kind === 'labels' && <LabelSheet codes={open.codes} onClose={close} />}
+          <Toasts toasts={toasts} dismiss={dismiss} />
+        </DoorContext>
+      </UnitsContext>
+    </HouseContext>
   );
 }

@@ -1,5 +1,6 @@
 'use client';
 
+import { usePlays } from '../door/useHouse';
 import { ClipboardPaste, ListPlus, ScanLine } from 'lucide-react';
 import type { HygieneStep } from '@/core/haul/hygieneStep';
 import type { OrderedLine } from '@/core/haul/workOrder';
@@ -31,6 +32,7 @@ export function LinesColumn({
   onHygiene: (step: HygieneStep) => void;
   onPackAll: () => void;
 }) {
+  const plays = usePlays();
   const packed = view.lines.filter(({ packages }) => packages !== null);
   return (
     <section aria-label="Lines" className="space-y-3">
@@ -38,9 +40,11 @@ export function LinesColumn({
         <button type="button" className="button flex-1 px-2" onClick={() => onShow('paste')}>
           <ClipboardPaste aria-hidden size={18} /> Paste
         </button>
-        <button type="button" className="button flex-1 px-2" onClick={() => onShow('scan')}>
-          <ScanLine aria-hidden size={18} /> Scan
-        </button>
+        {plays && (
+          <button type="button" className="button flex-1 px-2" onClick={() => onShow('scan')}>
+            <ScanLine aria-hidden size={18} /> Scan
+          </button>
+        )}
         <button type="button" className="button flex-1 px-2" onClick={() => onShow('usual')}>
           <ListPlus aria-hidden size={18} /> Usual
         </button>

@@ -57,17 +57,17 @@ export function PortionBar({
   return (
     <div
       ref={frame}
-      className="flex overflow-hidden rounded-part border border-tape-edge bg-tape"
+      className="flex overflow-x-auto rounded-part border border-tape-edge bg-tape"
       onPointerMove={onMove}
       onPointerUp={() => (dragged.current = null)}
     >
       {packs.map(({ amount, part, nth }, at) => (
-        <div key={at} className="relative flex min-w-0" style={{ flex: `${amount} 1 0` }}>
+        <div key={at} className="relative flex min-w-12" style={{ flex: `${amount} 1 0` }}>
           <button
             type="button"
             aria-pressed={at === chosen}
             onClick={() => onChoose(at)}
-            className={`min-h-14 w-full min-w-0 cursor-pointer overflow-hidden px-1.5 py-1 text-left text-tape-ink sm:px-2 ${
+            className={`min-h-14 w-full min-w-11 cursor-pointer overflow-hidden px-1.5 py-1 text-left text-tape-ink sm:px-2 ${
               nth % 2 === 1 ? 'bg-[color-mix(in_srgb,var(--tape-edge)_45%,var(--tape))]' : ''
             } ${at === chosen ? 'shadow-[inset_0_-4px_0_var(--deep)]' : ''}`}
           >
@@ -96,7 +96,7 @@ export function PortionBar({
                 dragged.current = { cut: at, x: event.clientX, parts: line.parts };
               }}
               onPointerMove={onMove}
-              className="absolute inset-y-0 -right-2 z-10 w-4 cursor-col-resize touch-none before:absolute before:inset-y-0 before:left-1/2 before:border-l-2 before:border-dashed before:border-tape-ink/50"
+              className="absolute inset-y-0 -right-3 z-10 w-6 cursor-col-resize touch-none before:absolute before:inset-y-0 before:left-1/2 before:border-l-2 before:border-dashed before:border-tape-ink/50"
             />
           )}
         </div>

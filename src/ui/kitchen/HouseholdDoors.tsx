@@ -4,6 +4,7 @@ import Link from 'next/link';
 import { useState } from 'react';
 import type { HouseholdView } from '@/services/household/householdView';
 import { postJson } from '../door/fetchJson';
+import { choosePlay, usePlays } from '../door/useHouse';
 import { switchHousehold } from '../start/switchHousehold';
 
 /** Going over to another household, putting the demo back, deleting one's own. */
@@ -11,6 +12,7 @@ export function HouseholdDoors({ view }: { view: HouseholdView }) {
   const [typed, setTyped] = useState('');
   const [fault, setFault] = useState('');
   const [busy, setBusy] = useState(false);
+  const plays = usePlays();
   const run = async (work: () => Promise<void>): Promise<void> => {
     setBusy(true);
     setFault('');
@@ -45,6 +47,17 @@ export function HouseholdDoors({ view }: { view: HouseholdView }) {
           </button>
         )}
       </div>
+      {!view.demo && (
+        <label className="mt-3 flex min-h-11 items-center gap-3">
+          <input
+            type="checkbox"
+            className="size-6"
+            checked={plays}
+            onChange={(event) => choosePlay(event.target.checked)}
+          />
+          Play with stand-ins for scale, scanner and thermometer on this device
+        </label>
+      )}
       {!view.demo && (
         <form
           className="mt-4"

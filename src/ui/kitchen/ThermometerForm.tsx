@@ -6,6 +6,7 @@ import type { ZonePlan } from '@/services/kitchen/kitchenPlan';
 import { ThermometerPanel } from '../devices/ThermometerPanel';
 import { sayFahrenheit } from '@/core/units/retell';
 import { useDoor } from '../door/useDoor';
+import { usePlays } from '../door/useHouse';
 import { degreesOf, readDegrees } from '../units/readDegrees';
 import { useUnits } from '../units/useSay';
 
@@ -15,6 +16,7 @@ export function ThermometerForm({ zone }: { zone: ZonePlan }) {
   const [text, setText] = useState('');
   const id = useId();
   const units = useUnits();
+  const plays = usePlays();
   const sayCelsius = (c: number): string =>
     units === 'us' ? `${sayFahrenheit(c)}°` : `${String(c).replace('-', '−')}°`;
   const celsius = readDegrees(text, units);
@@ -63,10 +65,12 @@ export function ThermometerForm({ zone }: { zone: ZonePlan }) {
                 Keep
               </button>
             </span>
-            <ThermometerPanel
-              around={zone.celsius}
-              onRead={(read) => setText(units === 'us' ? sayFahrenheit(read) : String(read))}
-            />
+            {plays && (
+              <ThermometerPanel
+                around={zone.celsius}
+                onRead={(read) => setText(units === 'us' ? sayFahrenheit(read) : String(read))}
+              />
+            )}
           </form>
         )}
       </PopoverPanel>

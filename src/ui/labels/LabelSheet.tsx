@@ -3,6 +3,7 @@
 import { useState } from 'react';
 import { LABEL_SIZES } from '@/core/labels/labelPlaces';
 import { Sheet } from '../door/Sheet';
+import { useHouse } from '../door/useHouse';
 
 const KEPT = 'orderly-frost-label-size';
 
@@ -10,6 +11,7 @@ const KEPT = 'orderly-frost-label-size';
 export function LabelSheet({ codes, onClose }: { codes: string[]; onClose: () => void }) {
   const [sizeId, setSizeId] = useState(() => localStorage.getItem(KEPT) ?? 'sheet-21');
   const [start, setStart] = useState(1);
+  const { codesLocal } = useHouse();
   const size = LABEL_SIZES.find(({ id }) => id === sizeId) ?? LABEL_SIZES[0];
   if (!size) return null;
   const slots = size.columns * size.rows;
@@ -20,6 +22,13 @@ export function LabelSheet({ codes, onClose }: { codes: string[]; onClose: () =>
       onClose={onClose}
     >
       <div className="space-y-5">
+        {codesLocal && (
+          <p className="rounded-part bg-tape px-3 py-2 text-tape-ink">
+            The codes on these labels open on this machine only; a phone does not get there. The four signs in
+            words work everywhere. To let phones in, start with HOST and PUBLIC_URL (README, “On the home
+            network”).
+          </p>
+        )}
         <label className="block">
           <span className="mb-1 block font-semibold">Stickers</span>
           <select

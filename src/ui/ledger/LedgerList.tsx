@@ -1,24 +1,39 @@
 'use client';
 
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type { LedgerView } from '@/services/household/ledger';
 import { useDoor } from '../door/useDoor';
 import { fetchJson } from '../door/fetchJson';
 
 /** Everything that happened, newest first; each line can be undone while nothing has changed since. */
-export function LedgerList({ first }: { first: LedgerView }) {
+export function LedgerList({ first, query = '' }: { first: LedgerView; query?: string }) {
   const { act, busy, showPackage, tell } = useDoor();
   // Pages fetched after a first page are of no use once that page is renewed.
   const [later, setLater] = useState<Pick<LedgerView, 'entries' | 'next'> & { after: LedgerView }>();
   const more = later?.after === first ? later : { entries: [], next: first.next };
+  // An undo renews the first page; what was unfolded below it is fetched again, so that the place is kept.
+  const unfolded = useRef(0);
+  useEffect(() => {
+    const count = unfolded.current;
+    if (count === 0 || !first.next) return;
+    const after = `after=${encodeURIComponent(first.next)}&limit=${Math.min(200, count)}`;
+    fetchJson<LedgerView>(`/api/v1/ledger?${after}${query}`).then(
+      (page) => setLater({ after: first, entries: page.entries, next: page.next }),
+      () => undefined,
+    );
+  }, [first, query]);
   const entries = [...first.entries, ...more.entries];
   const { next } = more;
   if (entries.length === 0) {
     return (
       <div className="card p-8">
-        <h2 className="text-xl">Nothing has happened yet</h2>
+        <h2 className="text-xl">
+          {query === '' ? 'Nothing has happened yet' : 'Nothing like that was told'}
+        </h2>
         <p className="mt-2">
-          Whatever you store, take, freeze or bin is written down here, and can be undone from here.
+          {query === ''
+            ? 'Whatever you store, take, freeze or bin is written down here, and can be undone from here.'
+            : 'Try a food, a zone, a code or a name, or another day.'}
         </p>
       </div>
     );
@@ -85,9 +100,12 @@ export function LedgerList({ first }: { first: LedgerView }) {
           type="button"
           className="button mt-3"
           onClick={() =>
-            void fetchJson<LedgerView>(`/api/v1/ledger?after=${encodeURIComponent(next)}`).then(
-              (page) =>
-                setLater({ after: first, entries: [...more.entries, ...page.entries], next: page.next }),
+            void fetchJson<LedgerView>(`/api/v1/ledger?after=${encodeURIComponent(next)}${query}`).then(
+              (page) => {
+                const below = [...more.entries, ...page.entries];
+                unfolded.current = below.length;
+                setLater({ after: first, entries: below, next: page.next });
+              },
               (error: Error) => tell(error.message, 'error'),
             )
           }

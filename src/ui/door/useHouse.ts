@@ -1,0 +1,48 @@
+'use client';
+
+import { createContext, useContext, useSyncExternalStore } from 'react';
+
+/** What a page knows of its house besides what it shows. */
+export interface House {
+  demo: boolean;
+  /** Codes on labels open on this machine only. */
+  codesLocal: boolean;
+}
+
+export const HouseContext = createContext<House>({ demo: false, codesLocal: false });
+
+const PLAYS = 'orderly-frost-plays';
+let listeners: (() => void)[] = [];
+
+function plays(): boolean {
+  try {
+    return localStorage.getItem(PLAYS) === 'yes';
+  } catch {
+    return false;
+  }
+}
+
+function onPlays(listener: () => void): () => void {
+  listeners.push(listener);
+  return () => {
+    listeners = listeners.filter((one) => one !== listener);
+  };
+}
+
+/** Chooses on this device whether stand-ins for scale, scanner and thermometer may be played with. */
+export function choosePlay(yes: boolean): void {
+  try {
+    localStorage.setItem(PLAYS, yes ? 'yes' : 'no');
+  } catch {
+    // Then it stays as it is.
+  }
+  for (const listener of listeners) listener();
+}
+
+/** True where stand-ins are shown: in the demo, and where one chose to play with them. */
+export function usePlays(): boolean {
+  const chosen = useSyncExternalStore(onPlays, plays, () => false);
+  return useContext(HouseContext).demo || chosen;
+}
+
+export const useHouse = (): House => useContext(HouseContext);
