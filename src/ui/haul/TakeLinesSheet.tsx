@@ -40,7 +40,7 @@ export function PasteSheet({
     () =>
       readReceipt(pasted).map((text, at) => {
         const told = readHalf(mended[at] ?? text);
-        return { at, told, reading: parseQuickLine(told.text, vocabulary) };
+        return { at, told, reading: parseQuickLine(told.text, { ...vocabulary, placedLater: true }) };
       }),
     [pasted, mended, vocabulary],
   );

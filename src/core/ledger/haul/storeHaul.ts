@@ -42,6 +42,7 @@ export const storeHaulCommand: CommandKind<{ lines: IntakeLine[] }> = {
       const size = sayPackSizes(lot.amount, packs.length, lot.unit);
       return `${called} ${packs.length > 1 ? `${packs.length} × ` : ''}${size}`;
     });
-    return `Stored ${told.join(', ')}${lots.length > 6 ? ` and ${lots.length - 6} more` : ''}.`;
+    const out = events.length > 0 && events.every(({ after }) => after.zoneId === null);
+    return `${out ? 'On the counter: ' : 'Stored '}${told.join(', ')}${lots.length > 6 ? ` and ${lots.length - 6} more` : ''}.`;
   },
 };

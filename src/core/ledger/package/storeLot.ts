@@ -111,7 +111,7 @@ export function storeLot(
       type: 'package.stored',
       before: null,
       after,
-      says: `${after.called} ${sayAmount(pack.amount, unit)} stored as ${after.code}.`,
+      says: `${after.called} ${sayAmount(pack.amount, unit)} ${after.zoneId === null ? 'on the counter' : 'stored'} as ${after.code}.`,
     };
   });
   return { lot, events };
