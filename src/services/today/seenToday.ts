@@ -2,7 +2,7 @@ import type { ApplianceView, CompartmentView, StripView, ZoneView } from '../kit
 import type { PackageView } from '../stock/packageView';
 import type { FirstOutRow } from './firstOut';
 import type { UnitSystem } from '@/core/units/readAmount';
-import { retellAll } from '@/core/units/retell';
+import { retellAll, sayFahrenheit } from '@/core/units/retell';
 import type { TodayView } from './today';
 
 /** What a row of first out shows of its package. */
@@ -40,12 +40,15 @@ export type SeenZone = Pick<
   | 'fill'
   | 'packages'
   | 'more'
-> & { strips: SeenStrip[] };
-
-export type SeenAppliance = Pick<
-  ApplianceView,
-  'id' | 'name' | 'shape' | 'fill' | 'free_litres' | 'lifts'
 > & {
+  strips: SeenStrip[];
+  /** As a thermometer in this household shows it. */
+  degrees: string;
+};
+
+export type SeenAppliance = Pick<ApplianceView, 'id' | 'name' | 'shape' | 'fill' | 'lifts'> & {
+  /** "68 l free". */
+  free_words: string;
   compartments: Pick<CompartmentView, 'id' | 'name' | 'box' | 'door_mm'>[];
   zones: SeenZone[];
 };
@@ -91,10 +94,12 @@ function seenRow({ view, ...row }: FirstOutRow): SeenRow {
   };
 }
 
-function seenZone(zone: ZoneView): SeenZone {
+function seenZone(zone: ZoneView, units: UnitSystem): SeenZone {
   const { id, compartment_id, parent_id, name, purpose, side, box, temperature_c, kept_empty } = zone;
   return {
     ...{ id, compartment_id, parent_id, name, purpose, side, box, temperature_c, kept_empty },
+    degrees:
+      units === 'us' ? sayFahrenheit(zone.temperature_c) : String(zone.temperature_c).replace('-', '−'),
     fill: hundredths(zone.fill),
     packages: zone.packages,
     more: zone.more,
@@ -105,17 +110,11 @@ function seenZone(zone: ZoneView): SeenZone {
   };
 }
 
-const seenAppliance = ({
-  id,
-  name,
-  shape,
-  fill,
-  free_litres,
-  lifts,
-  compartments,
-  zones,
-}: ApplianceView) => ({
-  ...{ id, name, shape, free_litres, lifts },
+const seenAppliance = (
+  { id, name, shape, fill, free_litres, lifts, compartments, zones }: ApplianceView,
+  units: UnitSystem,
+) => ({
+  ...{ id, name, shape, lifts, free_words: `${free_litres} l free` },
   fill: hundredths(fill),
   compartments: compartments.map((inside) => ({
     id: inside.id,
@@ -123,22 +122,22 @@ const seenAppliance = ({
     box: inside.box,
     door_mm: inside.door_mm,
   })),
-  zones: zones.map(seenZone),
+  zones: zones.map((zone) => seenZone(zone, units)),
 });
 
 /** Today for the page, as text: it is written once for as long as nothing changes, and read once there. */
 export const todayText = (view: TodayView, units: UnitSystem): string => {
-  if (units !== 'metric') return JSON.stringify(retellAll(seenToday(view), units));
+  if (units !== 'metric') return JSON.stringify(retellAll(seenToday(view, units), units));
   const before = texts.get(view);
   if (before !== undefined) return before;
-  const text = JSON.stringify(seenToday(view));
+  const text = JSON.stringify(seenToday(view, 'metric'));
   texts.set(view, text);
   return text;
 };
 
 const texts = new WeakMap<TodayView, string>();
 
-function seenToday(view: TodayView): SeenToday {
+function seenToday(view: TodayView, units: UnitSystem): SeenToday {
   const { today, today_words, summary, scope, scopes, next, asking, settled, total, passed_unanswered } =
     view;
   return {
@@ -149,6 +148,6 @@ function seenToday(view: TodayView): SeenToday {
     to_eat: view.to_eat.map(seenRow),
     coming: view.coming.map(seenRow),
     answered: view.answered.reduce((sum, { packages }) => sum + packages.length, 0),
-    appliances: view.appliances.map(seenAppliance),
+    appliances: view.appliances.map((one) => seenAppliance(one, units)),
   };
 }

@@ -17,7 +17,7 @@ import type { NewCommand } from './doorClient';
 import { DoorError } from './fetchJson';
 import type { Toast } from './Toasts';
 import type { UnitSystem } from '@/core/units/readAmount';
-import { UnitsContext } from '../units/useSay';
+import { UnitsContext } from '../units/useUnits';
 import { type House, HouseContext } from './useHouse';
 import { type Door, DoorContext } from './useDoor';
 

@@ -8,7 +8,7 @@ import Link from 'next/link';
 import { sayFahrenheit } from '@/core/units/retell';
 import type { AppliancePlan, ZonePlan } from '@/services/kitchen/kitchenPlan';
 import { useDoor } from '../door/useDoor';
-import { useUnits } from '../units/useSay';
+import { useUnits } from '../units/useUnits';
 import { panelsOf, paperOf, zonesOnPaper } from './draw/panels';
 
 const HIGH_PX = 300;

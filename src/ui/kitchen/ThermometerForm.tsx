@@ -8,7 +8,7 @@ import { sayFahrenheit } from '@/core/units/retell';
 import { useDoor } from '../door/useDoor';
 import { usePlays } from '../door/useHouse';
 import { degreesOf, readDegrees } from '../units/readDegrees';
-import { useUnits } from '../units/useSay';
+import { useUnits } from '../units/useUnits';
 
 /** How cold it is in a zone, where the figure comes from, and a field for what a thermometer reads now. */
 export function ThermometerForm({ zone }: { zone: ZonePlan }) {

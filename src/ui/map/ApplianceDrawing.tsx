@@ -1,4 +1,3 @@
-import { Said } from '../units/Said';
 import type { SeenAppliance, SeenZone } from '@/services/today/seenToday';
 import { frontGrid } from './frontGrid';
 import { ZoneDrawing, type ZoneRoom } from './ZoneDrawing';
@@ -34,11 +33,7 @@ export function ApplianceDrawing({ appliance }: { appliance: SeenAppliance }) {
         <h2 className="text-[1.05rem]">{appliance.name}</h2>
         <p className="text-[0.9375rem] text-slate">
           {percent(appliance.fill)} full ·{' '}
-          <Said>
-            {appliance.shape === 'chest'
-              ? `${appliance.lifts} lifts deep`
-              : `${appliance.free_litres} l free`}
-          </Said>
+          {appliance.shape === 'chest' ? `${appliance.lifts} lifts deep` : appliance.free_words}
         </p>
       </header>
       <div

@@ -1,10 +1,8 @@
 'use client';
 
 import type { SeenZone } from '@/services/today/seenToday';
-import { sayFahrenheit } from '@/core/units/retell';
 import { useDoor } from '../door/useDoor';
 import { Tape } from '../tape/Tape';
-import { useUnits } from '../units/useSay';
 
 /** How much room a zone is drawn in. */
 export type ZoneRoom = 'wide' | 'narrow' | 'tight' | 'door';
@@ -12,8 +10,7 @@ export type ZoneRoom = 'wide' | 'narrow' | 'tight' | 'door';
 /** One zone: its name, the ice that tells its fill, the strips that lie in it. Opens the list of what is inside. */
 export function ZoneDrawing({ zone, room }: { zone: SeenZone; room: ZoneRoom }) {
   const { showZone } = useDoor();
-  const units = useUnits();
-  const degrees = units === 'us' ? sayFahrenheit(zone.temperature_c) : zone.temperature_c;
+  const { degrees } = zone;
   const count = zone.packages;
   const fill = Math.round(zone.fill * 100);
   const warm = zone.temperature_c > 4;

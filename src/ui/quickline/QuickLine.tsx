@@ -2,7 +2,7 @@
 
 import { type ComponentType, useEffect, useRef, useState } from 'react';
 import { flushSync } from 'react-dom';
-import { useUnits } from '../units/useSay';
+import { useUnits } from '../units/useUnits';
 import { BEGIN_LINE, draftBefore } from './beginLine';
 
 type Bench = ComponentType<{ begin: string; entered: boolean; hint: string }>;
