@@ -194,7 +194,7 @@ export function readFoodWords<F extends NamedFood>(
   const several = foodsOfKind(index, plain.join(' '));
   if (several.length > 1 && !like) return askWhich(name, likeliestFirst(several, here));
   const near = offered(vocabulary, plain);
-  const likely = unique([...(like ? [like] : []), ...near]);
+  const likely = like ? [like] : unique(near);
   return {
     food: null,
     candidates: like ? [] : likely,

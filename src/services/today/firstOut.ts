@@ -54,6 +54,7 @@ function groupWords(views: readonly PackageView[]): string {
   if (!first) return '';
   const alike = views.every(({ amount }) => amount === first.amount);
   if (!alike) return `${views.length} packages`;
+  if (first.unit === 'pc' && first.amount === 1 && views.length > 1) return `${views.length} packs`;
   return views.length === 1 ? first.amount_words : `${views.length} × ${first.amount_words}`;
 }
 

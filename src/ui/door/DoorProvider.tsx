@@ -18,7 +18,7 @@ import { DoorError } from './fetchJson';
 import type { Toast } from './Toasts';
 import type { UnitSystem } from '@/core/units/readAmount';
 import { UnitsContext } from '../units/useUnits';
-import { type House, HouseContext } from './useHouse';
+import { type House, HouseContext } from './houseContext';
 import { type Door, DoorContext } from './useDoor';
 
 const PackageSheet = dynamic(() => import('../package/PackageSheet').then((module) => module.PackageSheet));

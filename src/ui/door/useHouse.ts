@@ -1,15 +1,7 @@
 'use client';
 
-import { createContext, useContext, useSyncExternalStore } from 'react';
-
-/** What a page knows of its house besides what it shows. */
-export interface House {
-  demo: boolean;
-  /** Codes on labels open on this machine only. */
-  codesLocal: boolean;
-}
-
-export const HouseContext = createContext<House>({ demo: false, codesLocal: false });
+import { useContext, useSyncExternalStore } from 'react';
+import { type House, HouseContext } from './houseContext';
 
 const PLAYS = 'orderly-frost-plays';
 let listeners: (() => void)[] = [];

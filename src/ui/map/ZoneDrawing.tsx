@@ -23,7 +23,7 @@ export function ZoneDrawing({ zone, room }: { zone: SeenZone; room: ZoneRoom }) 
       className="zone relative flex min-h-14 w-full flex-1 cursor-pointer flex-col items-stretch justify-between gap-0.5 px-2.5 pt-0.5 pb-1.5 text-left hover:bg-rime"
     >
       <span aria-hidden className="ice absolute inset-x-0 bottom-0" style={{ height: `${fill}%` }} />
-      <span className="relative flex justify-between gap-2 text-[0.9375rem] text-slate-deep">
+      <span className="relative flex flex-wrap justify-between gap-x-2 text-[0.9375rem] leading-tight text-slate-deep">
         <span className="min-w-0">
           {zone.name}
           {room === 'wide' && zone.purpose !== '' && <span> · {zone.purpose}</span>}

@@ -38,15 +38,15 @@ export function Faults({ reading, onPick }: { reading: QuickReading; onPick: (te
   const choices = choicesOf(reading);
   return (
     <>
-      {reading.faults.map((fault) => (
-        <p key={`${fault.from}-${fault.says}`} className="text-beet">
+      {reading.faults.map((fault, at) => (
+        <p key={`${at}-${fault.says}`} className="text-beet">
           <Said>{fault.says}</Said>
         </p>
       ))}
       {choices.length > 0 && (
         <div className="mt-1 flex flex-wrap gap-2">
           {choices.map(({ says, text }, at) => (
-            <button key={says} type="button" className="button" onClick={() => onPick(text)}>
+            <button key={`${at}-${says}`} type="button" className="button" onClick={() => onPick(text)}>
               {says} <kbd className="key">{at === 0 ? 'Enter' : `Alt ${at + 1}`}</kbd>
             </button>
           ))}

@@ -46,9 +46,9 @@ export function QuickReadingPanel({
   return (
     <div className="space-y-3">
       <ul className="flex flex-wrap gap-x-3 gap-y-1.5">
-        {reading.parts.map((part) => (
+        {reading.parts.map((part, at) => (
           <li
-            key={`${part.from}-${part.meaning}`}
+            key={`${at}-${part.meaning}`}
             className={`border-b-4 ${MEANING[part.meaning].mark} ${part.meaning === 'unknown' ? 'text-beet' : ''}`}
           >
             <span

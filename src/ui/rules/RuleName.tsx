@@ -15,7 +15,7 @@ export function RuleName({ rule }: { rule: string }) {
   const [title, says, source] = words;
   return (
     <Popover className="inline-block">
-      <PopoverButton className="min-h-11 min-w-11 cursor-pointer text-deep underline underline-offset-4">
+      <PopoverButton className="-m-2 inline-flex min-h-11 min-w-11 cursor-pointer items-center justify-center p-2 text-deep underline underline-offset-4">
         {rule}
       </PopoverButton>
       <PopoverPanel

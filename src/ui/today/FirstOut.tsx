@@ -6,13 +6,15 @@ import type { SeenRow, SeenToday } from '@/services/today/seenToday';
 import { useDoor } from '../door/useDoor';
 import { fetchJson } from '../door/fetchJson';
 import { useMounted } from '../shell/useMounted';
-import { beginLine } from '../quickline/beginLine';
 import { FirstOutRowItem } from './FirstOutRowItem';
 import { useFocusNext } from './useFocusNext';
 
-const ToEat = dynamic(() => import('./ToEat').then((module) => module.ToEat));
-const FreezerLines = dynamic(() => import('./FreezerLines').then((module) => module.FreezerLines));
+// Below what is in sight at first: it comes once the page lives.
+const BelowFirstOut = dynamic(() => import('./BelowFirstOut').then((module) => module.BelowFirstOut), {
+  ssr: false,
+});
 const TickedBar = dynamic(() => import('./TickedBar').then((module) => module.TickedBar));
+const NothingAsks = dynamic(() => import('./NothingAsks').then((module) => module.NothingAsks));
 const AnsweredRows = dynamic(() => import('./AnsweredRows').then((module) => module.AnsweredRows));
 
 /** Rows of the first drawing: more than are in sight; the rest comes as soon as the page lives. */
@@ -98,21 +100,7 @@ export function FirstOut({
       )}
       <div ref={list} className="-mx-2 min-h-0 flex-1 overflow-y-auto" onKeyDown={moveFocus}>
         {rows.length === 0 ? (
-          <div className="space-y-3 px-2 py-4 text-lg">
-            <p>
-              Nothing asks for an answer today. What is due tomorrow, today or past stands here, with what to
-              do.
-            </p>
-            <p>To put food in, type a line at the bottom: what it is, how much, how many packs, where.</p>
-            <button
-              type="button"
-              className="button"
-              data-main="true"
-              onClick={() => beginLine('trout 1.6 kg / 4 flat > ')}
-            >
-              Begin with an example
-            </button>
-          </div>
+          <NothingAsks />
         ) : (
           <ol aria-label="Asks for an answer" className="divide-y divide-line">
             {(mounted ? rows : rows.slice(0, AT_FIRST)).map((row) => item(row, true))}
@@ -127,17 +115,8 @@ export function FirstOut({
             Show more; {Math.max(1, view.asking - shown)} wait below
           </button>
         )}
-        {view.to_eat.length > 0 && <ToEat rows={view.to_eat} />}
-        {view.freezers.length > 0 && <FreezerLines rows={view.freezers} />}
-        {view.coming.length > 0 && (
-          <section aria-labelledby="coming" className="border-t border-line pt-2">
-            <h3 id="coming" className="px-2 text-base">
-              In the next days
-            </h3>
-            <ol aria-label="In the next days" className="divide-y divide-line">
-              {view.coming.map((row) => item(row))}
-            </ol>
-          </section>
+        {view.to_eat.length + view.freezers.length + view.coming.length > 0 && (
+          <BelowFirstOut view={view} item={(row) => item(row)} />
         )}
         {view.answered > 0 && (
           <details

@@ -6,7 +6,6 @@ import type { SeenRow } from '@/services/today/seenToday';
 import type { AnswerChoice } from '@/core/firstout/answerChoices';
 import { useDoor } from '../door/useDoor';
 import { answerOfKey } from '../package/answerOfKey';
-import { lastAnswer } from '../package/lastAnswer';
 import { DateButton } from '../package/DateButton';
 import { MainAction } from '../package/MainAction';
 import { sayPackage } from '../package/sayPackage';
@@ -75,12 +74,20 @@ export function FirstOutRowItem({
           digit.click();
           return;
         }
-        const choice = event.key === 'a' ? lastAnswer(view.food.name) : answerOfKey(event.key);
+        const { currentTarget } = event;
+        if (event.key === 'a') {
+          void import('../package/lastAnswer').then(({ lastAnswer }) => {
+            const last = lastAnswer(view.food.name);
+            if (last) clickWhenThere(currentTarget, `[data-answer=${last}]`);
+          });
+          onChoose(true);
+          return;
+        }
+        const choice = answerOfKey(event.key);
         if (!choice || ticked) return;
         event.preventDefault();
         event.stopPropagation();
         onChoose(true);
-        const { currentTarget } = event;
         clickWhenThere(currentTarget, `[data-answer=${choice}]`);
       }}
     >
