@@ -52,11 +52,17 @@ export async function readAsking(
   return readByIds(sql, householdId, ids);
 }
 
-/** What is near its date and has had its answer (EXPLAIN: range over package_answered). */
-export async function readAnswered(
+interface Told extends Scope {
+  today: string;
+  limit: number;
+}
+
+/** What does not ask today, as far as `which` says, first out first (EXPLAIN: range over package_answered). */
+async function readQuiet(
   sql: Sql,
   householdId: number,
-  { today, limit, ...scope }: Scope & { today: string; limit: number },
+  { today, limit, ...scope }: Told,
+  which: string,
 ): Promise<Package[]> {
   const ids = await readIds(
     sql,
@@ -64,9 +70,8 @@ export async function readAnswered(
        FROM package
       WHERE household_id = :householdId
         AND here = TRUE
-        AND answered = TRUE
         AND ask_on > :today
-        AND near_on <= :today
+        AND ${which}
         ${inScope(scope)}
       ORDER BY first_out
       LIMIT :limit`,
@@ -75,51 +80,26 @@ export async function readAnswered(
   return readByIds(sql, householdId, ids);
 }
 
-/** What comes near its date and does not ask yet, of what is frozen or of the rest (EXPLAIN: range over package_answered). */
-export async function readComing(
-  sql: Sql,
-  householdId: number,
-  { today, limit, frozen, ...scope }: Scope & { today: string; limit: number; frozen: boolean },
-): Promise<Package[]> {
-  const ids = await readIds(
-    sql,
-    `SELECT id
-       FROM package
-      WHERE household_id = :householdId
-        AND here = TRUE
-        AND answered = FALSE
-        AND ask_on > :today
-        AND near_on <= :today
-        AND ${frozen ? "state = 'frozen'" : "state <> 'frozen'"}
-        ${inScope(scope)}
-      ORDER BY first_out
-      LIMIT :limit`,
-    { householdId, today, limit, zoneIds: zonesOf(scope) },
-  );
-  return readByIds(sql, householdId, ids);
-}
+/** What is near its date and has had its answer. */
+export const readAnswered = (sql: Sql, householdId: number, told: Told): Promise<Package[]> =>
+  readQuiet(sql, householdId, told, 'answered = TRUE AND near_on <= :today');
 
-/** What had an answer that still stands, near its date or not (EXPLAIN: range over package_answered). */
-export async function readPlanned(
+/** What had an answer that still stands, near its date or not. */
+export const readPlanned = (sql: Sql, householdId: number, told: Told): Promise<Package[]> =>
+  readQuiet(sql, householdId, told, 'answered = TRUE');
+
+/** What comes near its date and does not ask yet, of what is frozen or of the rest. */
+export const readComing = (
   sql: Sql,
   householdId: number,
-  { today, limit, ...scope }: Scope & { today: string; limit: number },
-): Promise<Package[]> {
-  const ids = await readIds(
+  { frozen, ...told }: Told & { frozen: boolean },
+): Promise<Package[]> =>
+  readQuiet(
     sql,
-    `SELECT id
-       FROM package
-      WHERE household_id = :householdId
-        AND here = TRUE
-        AND answered = TRUE
-        AND ask_on > :today
-        ${inScope(scope)}
-      ORDER BY first_out
-      LIMIT :limit`,
-    { householdId, today, limit, zoneIds: zonesOf(scope) },
+    householdId,
+    told,
+    `answered = FALSE AND near_on <= :today AND ${frozen ? "state = 'frozen'" : "state <> 'frozen'"}`,
   );
-  return readByIds(sql, householdId, ids);
-}
 
 /** What is near its date by how it stands, and what else Today tells as a number. */
 export interface NearCounts {

@@ -1,6 +1,7 @@
 import { addDays, type CalendarDate } from '../calendar/calendarDate';
 import { monthsBefore } from '../calendar/monthsBefore';
 import { sayPlainDate } from '../calendar/sayDate';
+import { NUMBER_WORDS } from './quickWords';
 
 /** Since when something has been there, as far as anybody remembers: the earliest day the words can mean. */
 export interface AboutAge {
@@ -26,14 +27,9 @@ const NO_IDEA =
   /^(?:no idea|no clue|don't know|dunno|unknown(?: age)?|age unknown|ages|ages ago|forever|who knows|very old|\?+)(?=\s|$|[,;>])/i;
 const LEAD = /^\s*(?:(?:about|around|since|from|last|for|ca\.?|roughly|maybe|perhaps|at|the|in)\s+)*/i;
 const COUNT: Readonly<Record<string, number>> = {
+  ...NUMBER_WORDS,
   a: 1,
   an: 1,
-  one: 1,
-  two: 2,
-  three: 3,
-  four: 4,
-  five: 5,
-  six: 6,
   'a couple of': 3,
   'couple of': 3,
   'a few': 5,

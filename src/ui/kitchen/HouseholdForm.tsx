@@ -6,6 +6,7 @@ import { useDoor } from '../door/useDoor';
 import { postJson } from '../door/fetchJson';
 import { Choice } from '../forms/Choice';
 import { namesOf } from '../start/namesOf';
+import { DATE_CHOICES, UNIT_CHOICES } from '../start/unitChoices';
 
 /** What the household is called, who lives there, and how it measures and writes dates. */
 export function HouseholdForm({ view }: { view: HouseholdView }) {
@@ -81,24 +82,8 @@ export function HouseholdForm({ view }: { view: HouseholdView }) {
             onChange={(event) => setPeople(event.target.value)}
           />
         </label>
-        <Choice
-          label="Units"
-          value={units}
-          choices={[
-            ['metric', 'Grams, litres, °C'],
-            ['us', 'Pounds, cups, °F'],
-          ]}
-          onChoose={setUnits}
-        />
-        <Choice
-          label="Dates in figures"
-          value={dateOrder}
-          choices={[
-            ['dmy', '25/11: the day first'],
-            ['mdy', '11/25: the month first'],
-          ]}
-          onChoose={setDateOrder}
-        />
+        <Choice label="Units" value={units} choices={UNIT_CHOICES} onChoose={setUnits} />
+        <Choice label="Dates in figures" value={dateOrder} choices={DATE_CHOICES} onChoose={setDateOrder} />
         <label>
           <span className="block text-slate">Time zone</span>
           <input

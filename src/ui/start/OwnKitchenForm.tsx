@@ -5,6 +5,7 @@ import { useState, useSyncExternalStore } from 'react';
 import { Choice } from '../forms/Choice';
 import { postJson } from '../door/fetchJson';
 import { namesOf } from './namesOf';
+import { DATE_CHOICES, UNIT_CHOICES } from './unitChoices';
 
 /** What a country's shops count in; others are chosen by hand. */
 const CURRENCY_OF: Readonly<Record<string, string>> = {
@@ -132,10 +133,7 @@ export function OwnKitchenForm({ timeZones, currencies }: { timeZones: string[];
         <Choice
           label="Units"
           value={units}
-          choices={[
-            ['metric', 'Grams, litres, °C'],
-            ['us', 'Pounds, cups, °F'],
-          ]}
+          choices={UNIT_CHOICES}
           onChoose={(value) =>
             setChanged({ ...changed, units: value, dateOrder: value === 'us' ? 'mdy' : 'dmy' })
           }
@@ -183,10 +181,7 @@ export function OwnKitchenForm({ timeZones, currencies }: { timeZones: string[];
           <Choice
             label="Dates in figures"
             value={dateOrder}
-            choices={[
-              ['dmy', '25/11'],
-              ['mdy', '11/25'],
-            ]}
+            choices={DATE_CHOICES}
             onChoose={(value) => setChanged({ ...changed, dateOrder: value })}
           />
         </div>

@@ -1,0 +1,10 @@
+/** How a household may measure, and write dates in figures. */
+export const UNIT_CHOICES = [
+  ['metric', 'Grams, litres, °C'],
+  ['us', 'Pounds, cups, °F'],
+] as const;
+
+export const DATE_CHOICES = [
+  ['dmy', '25/11: the day first'],
+  ['mdy', '11/25: the month first'],
+] as const;
