@@ -22,6 +22,8 @@ export interface ToldCount {
 export interface ToldAmount {
   amount: number;
   unit: AmountUnit;
+  /** The unit as typed. */
+  said: string;
   first: QuickToken;
   to: number;
   at: number;

@@ -45,7 +45,7 @@ it('tells today what is past and unanswered, and an answered one on the day it a
   const told = entries([past, planned]);
   expect(told.map(({ day, summary }) => [day, summary])).toEqual([
     ['2026-11-25', 'Cold store: 1 past, to be looked at or thrown out'],
-    ['2026-11-26', 'Cold store: 1 asked again'],
+    ['2026-11-26', 'Cold store: 1 to be answered'],
     ['2026-11-27', 'Cold store: 1 last day'],
   ]);
 });

@@ -29,7 +29,7 @@ type Told = 'out' | 'last' | 'planned' | 'near';
 const TOLD_WORDS: Record<Told, string> = {
   out: 'past, to be looked at or thrown out',
   last: 'last day',
-  planned: 'asked again',
+  planned: 'to be answered',
   near: 'coming near',
 };
 const TOLD_ORDER = Object.keys(TOLD_WORDS) as Told[];

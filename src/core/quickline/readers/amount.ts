@@ -51,6 +51,15 @@ function countedIn(draft: QuickDraft, at: number): { kind: CountKind; word: stri
   return { kind: 'bare', word: '', used: 0 };
 }
 
+/** Pairs said as one amount: 2 lb 4 oz, 1 kg 200 g, 1 l 500 ml. Pounds and grams in one line are two amounts. */
+const PAIRS: readonly (readonly [RegExp, RegExp])[] = [
+  [/^(?:lbs?|pounds?)$/, /^(?:ozs?|ounces?)$/],
+  [/^(?:kgs?|kilos?|kilograms?)$/, /^(?:g|gr|gms?|grams?|grammes?)$/],
+  [/^(?:l|lt|ltr|litres?|liters?)$/, /^(?:ml|mls|cl|dl|millilitres?|milliliters)$/],
+];
+const areOneMeasure = (large: string, small: string): boolean =>
+  PAIRS.some(([first, second]) => first.test(large) && second.test(small));
+
 /** Every number of the line that is not a date or a price: measured amounts and counts. */
 export const readAmountWords: Reader = (draft, token, at) => {
   const times = readTimes(draft, token, at);
@@ -75,6 +84,7 @@ export const readAmountWords: Reader = (draft, token, at) => {
       if (
         before &&
         before.unit === read.unit &&
+        areOneMeasure(before.said, unit.unit) &&
         before.to <= token.from &&
         at - before.at <= 3 &&
         read.amount < before.amount &&
@@ -82,7 +92,7 @@ export const readAmountWords: Reader = (draft, token, at) => {
       ) {
         before.amount += read.amount;
         before.to = to;
-      } else draft.amounts.push({ ...read, first: token, to, at });
+      } else draft.amounts.push({ ...read, said: unit.unit, first: token, to, at });
     }
     return lastAt - at + 1;
   }
