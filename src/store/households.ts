@@ -178,17 +178,12 @@ export interface ListedHousehold {
   name: string;
   demo: boolean;
   own: boolean;
-  packages: number;
 }
 
 /** All households: one's own first, the newest of them in front. */
 export async function readHouseholds(sql: Sql): Promise<ListedHousehold[]> {
-  const rows = await sql.rows<{ id: number; name: string; demo: number; own: number; packages: number }>(
-    `SELECT id, name, demo, own,
-            (SELECT COUNT(*)
-               FROM package
-              WHERE package.household_id = household.id
-                AND package.here) AS packages
+  const rows = await sql.rows<{ id: number; name: string; demo: number; own: number }>(
+    `SELECT id, name, demo, own
        FROM household
       ORDER BY own DESC, IF(own, -id, id)
       LIMIT 50`,
@@ -197,8 +192,18 @@ export async function readHouseholds(sql: Sql): Promise<ListedHousehold[]> {
     ...row,
     demo: row.demo === 1,
     own: row.own === 1,
-    packages: Number(row.packages),
   }));
+}
+
+/** How many packages are in the store of each household, by its id. */
+export async function readHouseholdSizes(sql: Sql): Promise<ReadonlyMap<number, number>> {
+  const rows = await sql.rows<{ id: number; packages: number }>(
+    `SELECT household_id AS id, COUNT(*) AS packages
+       FROM package
+      WHERE here = TRUE
+      GROUP BY household_id`,
+  );
+  return new Map(rows.map(({ id, packages }) => [id, Number(packages)]));
 }
 
 /** The household whose calendar has this key; `null`: none. */

@@ -182,7 +182,6 @@ test('a fresh house: own kitchen, two appliances, forty things, labels, first ou
         letters += name.length;
         things += 1;
       }
-      await expect(page.getByText('No answer')).toHaveCount(0);
     }
     expect(things).toBeGreaterThanOrEqual(40);
     const keys = (await counted()) - begun - letters;

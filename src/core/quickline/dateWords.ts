@@ -93,9 +93,12 @@ function figureDate(body: string, today: CalendarDate, way: DateWay, order: Date
     return told(swapped ? dayOf(today, month, day, year) : dayOf(today, day, month, year), whole.length);
   }
   if (monthFirst) return told(dayOf(today, month, day, year), whole.length);
-  // "03/27" where the day goes first: there is no such month, so it is a month and a year.
-  const asMonth = mark === '/' && Number(first) <= 12 && Number(first) >= 1;
-  return told(asMonth ? monthOf(today, Number(first), second, way) : null, whole.length);
+  // "03/27" where the day goes first: a month and a year, or the day behind the month; the earlier of the two is never too late.
+  const isMonth = mark === '/' && Number(first) <= 12 && Number(first) >= 1;
+  if (!isMonth) return told(null, whole.length);
+  const asMonth = monthOf(today, Number(first), second, way);
+  const asDay = dayOf(today, second, first, undefined);
+  return told(asDay !== null && asDay < asMonth ? asDay : asMonth, whole.length);
 }
 
 /** A date with a month's name: 14 Dec, the 3rd of December 2026, Dec 14, in March. */

@@ -1,7 +1,7 @@
 import { index } from '../../../tests/fixtures/reference';
 import { parseQuickLine } from './parseQuickLine';
 import { readHalf } from './readHalf';
-import { readReceipt } from './readReceipt';
+import { readList, readReceipt } from './readReceipt';
 
 describe('a pasted receipt or list', () => {
   it('gives lines as the quick line reads them, without totals, codes and bullets', () => {
@@ -33,6 +33,9 @@ Card 12.00
       ['leeks', 6, 1, null],
     ]);
     expect(readReceipt('')).toEqual([]);
+    expect(readReceipt('dates 200 g\ncardamom 50 g\nbag of peas 900 g\nbag 0.10')).toHaveLength(3);
+    const list = '- dates 200 g\n* stew 14.11\n\nbag of peas 900 g\n2 x quark 500 g';
+    expect(readList(list)).toEqual(['dates 200 g', 'stew 14.11', 'bag of peas 900 g', '2 x quark 500 g']);
   });
 
   it('half is heard anywhere in a line', () => {

@@ -1,7 +1,7 @@
 import { MOST_LINES } from '../model/limits';
 /** Words of a receipt that are no food. */
 const NO_GOODS =
-  /^(sub\s*-?total|total|sum|balance|cash|card|change|vat|tax|thank|receipt|date|time|till|visa|debit|credit|items?|saving|discount|deposit|coupon|bag\b|carrier|\*+|-{2,}|={2,}|#)/i;
+  /^(?:(?:sub\s*-?total|total|sum|balance|cash|card|change|vat|tax|thanks?|receipt|date|time|till|visa|debit|credit|items?|savings?|discounts?|deposit|coupons?|carrier)\b|bag\s*(?:\d|$)|\*+|-{2,}|={2,}|#)/i;
 const PRICE_AT_END = /\s+(?:€|£|\$)?\s*(\d{1,4})[.,](\d{2})\s*(?:€|£|\$|EUR|GBP)?\s*[A-D*]?$/i;
 const COUNT_FIRST = /^(\d{1,2})\s*(?:x|×|\*|@)\s+(.+)$/i;
 const CODE_FIRST = /^\d{5,14}\s+/;
@@ -28,3 +28,10 @@ export function readReceipt(pasted: string): string[] {
       return price ? `${told} @ ${price[1]}.${price[2]}` : told;
     });
 }
+
+/** The lines of a pasted list as they stand, without bullets; nothing with a word in it is left out, and no figure is taken for a price. */
+export const readList = (pasted: string): string[] =>
+  pasted
+    .split(/\r?\n/)
+    .map((line) => line.replace(BULLET, '').replace(/\s+/g, ' ').trim())
+    .filter((line) => /[\p{L}\d]/u.test(line));

@@ -48,6 +48,15 @@ it.each([
 
 it('offers whole lines to pick, and leaves other lines alone', () => {
   expect(read('take 500 g ham')?.candidates[0]).toBe('take 500 g ham sliced cooked');
-  for (const text of ['takeaway 400 g', 'open milk 2 l', 'trout 1 kg', 'take', 'undone'])
+  for (const text of [
+    'takeaway 400 g',
+    'take away curry 400 g',
+    'freeze-dried strawberries 100 g',
+    'freeze dried mango 50 g',
+    'open milk 2 l',
+    'trout 1 kg',
+    'take',
+    'undone',
+  ])
     expect([text, verbOf(text)]).toEqual([text, null]);
 });

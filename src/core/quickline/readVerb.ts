@@ -57,7 +57,9 @@ export interface VerbReading<F extends NamedFood> {
 }
 
 const LEAD =
-  /^\s*(take|use|eat|open|move|freeze|thaw|defrost|bin|throw|chuck|where|find|undo)\b\s*(?:out\b|away\b|is\b|are\b|the\b|my\b|our\b|s\b)*\s*/i;
+  /^\s*(take|use|eat|open|move|freeze|thaw|defrost|bin|throw|chuck|where|find|undo)(?![\p{L}\d-])\s*(?:out\b|away\b|is\b|are\b|the\b|my\b|our\b|s\b)*\s*/iu;
+/** Foods that are called by a verb: they come in, nothing is taken. */
+const NO_VERB = /^\s*(?:take[\s-]?away|freeze[\s-]dried|open\s+sandwich)/i;
 const MEAL = /\s+(?:(?:for|by)\s+([^>]+)|(tonight|today|tomorrow))\s*$/i;
 const OPENED = /^\s*open(?:ed)?\s/i;
 
@@ -66,6 +68,7 @@ const OPENED = /^\s*open(?:ed)?\s/i;
  * much; "open milk" opens one.
  */
 export function verbOf(text: string): Verb | null {
+  if (NO_VERB.test(text)) return null;
   const verb = VERB_WORDS[LEAD.exec(text)?.[1]?.toLowerCase() ?? ''] ?? null;
   const rest = text.replace(LEAD, '');
   if (verb === 'undo') return /^\s*(?:that|last|it)?\s*[.!]?\s*$/i.test(rest) ? verb : null;

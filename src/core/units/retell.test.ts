@@ -51,8 +51,15 @@ it('degrees typed in °F and said again are the same, and a view is retold in al
       expect(Number(sayFahrenheit(toCelsius(f, 'us')).replace('−', '-'))).toBeCloseTo(f, 0);
     }),
   );
-  const view = { amount: 400, words: '400 g', zones: [{ c: 4.4, says: 'at 4.4 °C' }], none: null };
+  const view = {
+    name: 'Box 1 l',
+    amount: 400,
+    words: '400 g',
+    zones: [{ c: 4.4, says: 'at 4.4 °C' }],
+    none: null,
+  };
   expect(retellAll(view, 'us')).toEqual({
+    name: 'Box 1 l',
     amount: 400,
     words: '14.1 oz',
     zones: [{ c: 4.4, says: 'at 40 °F' }],

@@ -84,14 +84,22 @@ export function retell(text: string, system: UnitSystem): string {
     );
 }
 
-/** The same for every text of an answer or a view; figures stay as they are. */
+/** Names the cook gave: they are sent back as they stand, so they are never said otherwise. */
+const TYPED: ReadonlySet<string> = new Set(['name', 'called', 'room', 'purpose', 'person']);
+
+/** The same for every text of an answer or a view but the cook's own names; figures stay as they are. */
 export function retellAll<Value>(value: Value, system: UnitSystem): Value {
   if (system === 'metric') return value;
   const told = (one: unknown): unknown => {
     if (typeof one === 'string') return retell(one, system);
     if (Array.isArray(one)) return one.map(told);
     if (one !== null && typeof one === 'object' && Object.getPrototypeOf(one) === Object.prototype)
-      return Object.fromEntries(Object.entries(one).map(([key, inner]) => [key, told(inner)]));
+      return Object.fromEntries(
+        Object.entries(one).map(([key, inner]) => [
+          key,
+          typeof inner === 'string' && TYPED.has(key) ? inner : told(inner),
+        ]),
+      );
     return one;
   };
   return told(value) as Value;

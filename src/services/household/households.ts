@@ -10,6 +10,7 @@ import {
   lockHousehold,
   readHousehold,
   readHouseholds,
+  readHouseholdSizes,
 } from '@/store/households';
 import { newFeedKey } from '../door/loadWorld';
 import { Problem } from '../door/problem';
@@ -21,7 +22,7 @@ import { ourHousehold } from './household';
 
 /** The households one may choose from, and the one this device shows. */
 export interface HouseholdChoice {
-  households: ListedHousehold[];
+  households: (ListedHousehold & { packages: number })[];
   here: number | null;
   people: string[];
   person: string | null;
@@ -31,7 +32,8 @@ export interface HouseholdChoice {
 
 /** All households, which of them is shown, and who uses this device. */
 export async function readHouseholdChoice(): Promise<HouseholdChoice> {
-  const households = await readHouseholds(sql());
+  const [listed, sizes] = await Promise.all([readHouseholds(sql()), readHouseholdSizes(sql())]);
+  const households = listed.map((one) => ({ ...one, packages: sizes.get(one.id) ?? 0 }));
   const here = households.length === 0 ? null : await ourHousehold();
   return {
     households,

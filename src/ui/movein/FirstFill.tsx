@@ -4,7 +4,7 @@ import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState, useSyncExternalStore, useTransition } from 'react';
 import { v4 as newUuid } from 'uuid';
-import { readReceipt } from '@/core/quickline/readReceipt';
+import { readList } from '@/core/quickline/readReceipt';
 import type { AppliancePlan } from '@/services/kitchen/kitchenPlan';
 import type { PackageView } from '@/services/stock/packageView';
 import { useDoor } from '../door/useDoor';
@@ -66,14 +66,14 @@ export function FirstFill({ appliances }: { appliances: AppliancePlan[] }) {
     return line;
   };
   /** Stores lines; what the door refuses is kept aside with its reason. */
-  const store = async (filled: readonly FilledLine[]): Promise<boolean> => {
+  const store = async (filled: readonly FilledLine[], asides = true): Promise<boolean> => {
     const { sendCommands } = await import('../door/sendCommands');
     let answers;
     try {
       answers = await sendCommands(filled.flatMap(({ commands }) => commands));
     } catch (error) {
       const says = error instanceof Error ? error.message : 'It was not stored. Try again.';
-      for (const { reading } of filled) keepAside(reading.text, says);
+      if (asides) for (const { reading } of filled) keepAside(reading.text, says);
       return false;
     }
     startRefresh(() => router.refresh());
@@ -88,8 +88,7 @@ export function FirstFill({ appliances }: { appliances: AppliancePlan[] }) {
   };
   const storeMany = async (pasted: string[]): Promise<void> => {
     if (!vocabulary) return;
-    const lines = pasted.flatMap((line) => readReceipt(line));
-    const read = lines.map((line) => readFilled(line, zone.id, vocabulary));
+    const read = readList(pasted.join('\n')).map((line) => readFilled(line, zone.id, vocabulary));
     const good = read.filter(({ fault: wrong, commands }) => wrong === '' && commands.length > 0);
     for (const bad of read.filter((one) => !good.includes(one)))
       keepAside(bad.reading.text, bad.fault || 'It was not understood.');
@@ -97,7 +96,9 @@ export function FirstFill({ appliances }: { appliances: AppliancePlan[] }) {
     for (let from = 0; from < good.length; from += AT_ONCE) {
       const part = good.slice(from, from + AT_ONCE);
       setProgress(`${from} of ${good.length} lines are in …`);
-      if (await store(part)) stored += part.length;
+      if (await store(part, part.length === 1)) stored += part.length;
+      // One that is refused keeps none of the others out: then they go in one by one.
+      else if (part.length > 1) for (const one of part) if (await store([one])) stored += 1;
     }
     setProgress('');
     tell(
