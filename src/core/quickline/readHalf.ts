@@ -13,3 +13,7 @@ export function readHalf(text: string): { text: string; half: boolean } {
   const rest = `${text.slice(0, found.index)} ${text.slice(found.index + found[0].length)}`.trim();
   return { text: rest, half: true };
 }
+
+/** A line that was read without its half, with it again. */
+export const withHalf = (text: string, { half }: { half: boolean }): string =>
+  half ? `${text.trim()}, half freeze` : text;

@@ -3,6 +3,7 @@
 import { useEffect, useState } from 'react';
 import { sayScale, type ScaleReading } from '@/devices/scale';
 import { sayAmount } from '@/core/units/sayAmount';
+import { useSay } from '../units/useSay';
 import { scale } from './standIns';
 
 const READ_MS = 200;
@@ -25,6 +26,7 @@ export function ScalePanel({
   onClose: () => void;
 }) {
   const [reading, setReading] = useState<ScaleReading>(() => scale.read());
+  const say = useSay();
   const [fault, setFault] = useState('');
   const [load, setLoad] = useState(0);
   const [creep, setCreep] = useState(0);
@@ -41,7 +43,7 @@ export function ScalePanel({
           ? 'settling …'
           : Math.abs(creep) > 0
             ? 'It creeps: press tare with nothing on it before the next pack.'
-            : `planned ${sayAmount(plan, 'g')}`;
+            : say(`planned ${sayAmount(plan, 'g')}`);
   const usable = reading.state === 'ok' && reading.stable && reading.grams > 0;
   return (
     <section aria-label="Scale" className="rounded-card border-2 border-deep bg-rime p-3">

@@ -10,8 +10,9 @@ import { useDoor } from '../door/useDoor';
 import { Sheet } from '../door/Sheet';
 import { DoorError, fetchJson } from '../door/fetchJson';
 import type { KnownVocabulary } from '../quickline/useVocabulary';
-import type { TakenLine } from '../haul/TakeLinesSheet';
+import type { TakenLine } from '../haul/haulIntake';
 import { scanner } from './standIns';
+import { useSay } from '../units/useSay';
 
 const FRAME_MS = 120;
 /** Codes to hold before the camera of the stand-in; shops number their own goods from 20 on. */
@@ -35,6 +36,7 @@ export function ScanSheet({
   onTake: (lines: TakenLine[]) => Promise<boolean>;
   onClose: () => void;
 }) {
+  const say = useSay();
   const { act, showPackage } = useDoor();
   const [held, setHeld] = useState('');
   const [seen, setSeen] = useState<string | null>(null);
@@ -49,7 +51,7 @@ export function ScanSheet({
     const taken = await onTake([{ half: false, line: plainLine(means, vocabulary.today) }]);
     if (!taken) return;
     setAsked(null);
-    setDone(`${means.called} ${sayAmount(means.amount, means.unit)} is on the bench (${code}).`);
+    setDone(say(`${means.called} ${sayAmount(means.amount, means.unit)} is on the bench (${code}).`));
   };
 
   const onScan = async (scan: Scan): Promise<void> => {

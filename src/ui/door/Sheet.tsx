@@ -3,8 +3,9 @@
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/react';
 import { X } from 'lucide-react';
 import type { ReactNode } from 'react';
+import { useBackCloses } from './useBackCloses';
 
-/** A panel over the page: from the right on a wide screen, from below on a phone. */
+/** A panel over the page: from the right on a wide screen, from below on a phone. Back closes it. */
 export function Sheet({
   title,
   onClose,
@@ -14,6 +15,7 @@ export function Sheet({
   onClose: () => void;
   children: ReactNode;
 }) {
+  useBackCloses(onClose);
   return (
     <Dialog open onClose={onClose} className="relative z-50">
       <div className="fixed inset-0 flex items-end bg-black/40 sm:items-stretch sm:justify-end">

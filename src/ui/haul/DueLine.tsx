@@ -10,6 +10,7 @@ import { type HistoryEvent, USUAL_CONDITIONS } from '@/core/model/history';
 import { judgeKeeping, type Keeping } from '@/core/keeping/judgeKeeping';
 import { packingOf } from '@/core/portions/packing';
 import { Refusal } from '@/core/model/refusal';
+import { Said } from '../units/Said';
 import type { KnownVocabulary } from '../quickline/useVocabulary';
 
 /** The dates a part would get if it were packed and put away now, by the same engine as behind the door. */
@@ -58,7 +59,7 @@ export function DueLine({
         if (!keeping) {
           return (
             <p key={at} role="alert" className="font-semibold text-beet">
-              {refused}
+              <Said>{refused}</Said>
             </p>
           );
         }
@@ -76,7 +77,7 @@ export function DueLine({
             <ul className="space-y-1 pb-2 pl-4 text-[0.9375rem] text-slate">
               {keeping.trail.map((told, nth) => (
                 <li key={nth}>
-                  {told.rule} · {told.says} <span className="block">After {told.source}.</span>
+                  {told.rule} · <Said>{told.says}</Said> <span className="block">After {told.source}.</span>
                 </li>
               ))}
               <li>When in doubt, throw it out. Follow local food-safety advice.</li>

@@ -47,7 +47,7 @@ export function HaulBench({
   const { busy } = useDoor();
   const desk = useHaul(first, firstPlaces);
   const printer = usePrinter();
-  const { vocabulary, fault } = useVocabulary();
+  const { vocabulary, fault, renew } = useVocabulary();
   const { view, places } = desk;
   const haul = view.haul;
   const ticking = view.lines.some(({ timers }) => timers.length > 0);
@@ -74,6 +74,7 @@ export function HaulBench({
   const { take, setHaul, pack, drop, place, finish } = useBenchWork({
     desk,
     vocabulary,
+    renew,
     now,
     print: printer.print,
     onTaken: setPicked,
@@ -86,7 +87,7 @@ export function HaulBench({
   const isOpen = haul !== null && vocabulary !== null;
   useEffect(() => {
     if (!isOpen) return;
-    offerIntake((line, half) => take([{ line, half }]));
+    offerIntake((taken) => take([taken]));
     return () => offerIntake(null);
   }, [isOpen, take]);
 

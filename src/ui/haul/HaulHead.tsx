@@ -2,6 +2,7 @@
 
 import type { Haul, HaulLine } from '@/core/model/haul';
 import { sayAmount, sayMoney } from '@/core/units/sayAmount';
+import { Said } from '../units/Said';
 import type { HaulView } from '@/services/haul/haul';
 
 const FLAGS = [
@@ -53,7 +54,7 @@ export function HaulHead({
       <div className="mr-auto min-w-0">
         <h1 className="text-[1.6rem] leading-tight">{haul.name}</h1>
         <p className="text-slate">
-          {summary(view.lines, away, currency)}
+          <Said>{summary(view.lines, away, currency)}</Said>
           <span className="sr-only" role="status">
             {saving ? 'saving' : 'saved'}
           </span>

@@ -84,7 +84,9 @@ export function HaulLines({
                 </b>
                 <Clock clock={clock} />
               </span>
-              <span className="block truncate text-[0.9375rem] text-slate">{told(line, currency)}</span>
+              <span className="block truncate text-[0.9375rem] text-slate">
+                <Said>{told(line, currency)}</Said>
+              </span>
               {clock.left !== null && (
                 <span aria-hidden className="mt-1 block h-1 overflow-hidden rounded bg-line/60">
                   <span

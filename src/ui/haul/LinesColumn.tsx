@@ -6,6 +6,7 @@ import type { HygieneStep } from '@/core/haul/hygieneStep';
 import type { OrderedLine } from '@/core/haul/workOrder';
 import type { HaulView } from '@/services/haul/haul';
 import type { KnownVocabulary } from '../quickline/useVocabulary';
+import { Said } from '../units/Said';
 import { HaulLines } from './HaulLines';
 
 /** Left of the bench: ways to bring lines in, the lines in the order of work, what is asked after raw meat. */
@@ -53,8 +54,11 @@ export function LinesColumn({
         <div className="card space-y-2 p-4">
           <p className="text-lg">One line for each thing on the counter.</p>
           <p className="text-slate">
-            Type into the quick line at the foot, such as <b>haddock 1.2 kg / 2, half freeze</b>, or paste,
-            scan or pick.
+            Type into the quick line at the foot, such as{' '}
+            <b>
+              <Said>haddock 1.2 kg / 2, half freeze</Said>
+            </b>
+            , or paste, scan or pick.
           </p>
           <button
             type="button"

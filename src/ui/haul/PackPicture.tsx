@@ -1,4 +1,5 @@
 import type { PackLayout } from '@/core/portions/packLayout';
+import { useSay } from '../units/useSay';
 import { Box, Flat, Grid, HIGH, Stack, Vessel, WIDE } from './packShapes';
 import { mm, sayLayout } from './sayLayout';
 
@@ -80,10 +81,11 @@ function Drawn({ layout, fill }: { layout: PackLayout; fill: string }) {
 
 /** One pack drawn to scale, with its measures. */
 export function PackPicture({ layout, group }: { layout: PackLayout; group: string }) {
+  const say = useSay();
   return (
     <svg
       role="img"
-      aria-label={sayLayout(layout)}
+      aria-label={say(sayLayout(layout))}
       viewBox={`0 0 ${WIDE + 50} ${HIGH + 72}`}
       width={WIDE + 50}
       height={HIGH + 72}

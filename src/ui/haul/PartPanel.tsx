@@ -8,6 +8,7 @@ import type { Container } from '@/core/model/container';
 import { packingOf, packingsFor } from '@/core/portions/packing';
 import { packLayout } from '@/core/portions/packLayout';
 import { GOAL_WORDS, saySizes } from './benchWords';
+import { Said } from '../units/Said';
 import { HeatPanel } from './HeatPanel';
 import { PackPicture } from './PackPicture';
 
@@ -58,7 +59,7 @@ export function PartPanel({
       <div className="flex flex-wrap items-center gap-2">
         <h3 className="mr-auto text-lg">
           {part.amounts.length === 1 ? 'One pack' : `${part.amounts.length} packs`},{' '}
-          {saySizes(part.amounts, line.unit)}
+          <Said>{saySizes(part.amounts, line.unit)}</Said>
         </h3>
         <div role="group" aria-label="Where it goes" className="flex gap-1">
           {GOALS.map((goes) => (
@@ -113,11 +114,13 @@ export function PartPanel({
             )}
             {packing.needs.length > 0 && <p className="text-slate">{packing.needs.join(' · ')}</p>}
             {packing.id === 'tub' && layout.kind === 'vessel' && (
-              <p className="text-slate">Topped up later, the pot says “use me” at {layout.fillMl} ml.</p>
+              <p className="text-slate">
+                <Said>Topped up later, the pot says “use me” at {layout.fillMl} ml.</Said>
+              </p>
             )}
             {layout.kind === 'flat' && layout.thicknessMm > 40 && (
               <p className="font-semibold text-ember-deep">
-                Over 40 mm it freezes and thaws like a block: a larger bag, or more packs.
+                <Said>Over 40 mm it freezes and thaws like a block: a larger bag, or more packs.</Said>
               </p>
             )}
           </div>

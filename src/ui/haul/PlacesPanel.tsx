@@ -13,6 +13,7 @@ import {
 import { sayAmount } from '@/core/units/sayAmount';
 import type { ApplianceView } from '@/services/kitchen/drawing';
 import type { HaulPlacesView, PlaceView } from '@/services/haul/haulPlaces';
+import { Said } from '../units/Said';
 import { FreezeInCard } from './FreezeInCard';
 import { MiniKitchen } from './MiniKitchen';
 import { zoneChoices } from './zoneChoices';
@@ -171,7 +172,9 @@ export function PlacesPanel({
         <h2 id="places" className="text-xl">
           Where they go
         </h2>
-        <p className="text-[0.9375rem] text-slate">{left.join(' · ')}</p>
+        <p className="text-[0.9375rem] text-slate">
+          <Said>{left.join(' · ')}</Said>
+        </p>
       </div>
       <DndContext sensors={sensors} onDragEnd={drop}>
         {places.places.length === 0 && (

@@ -15,6 +15,10 @@ import {
 } from '@/core/portions/portionGrams';
 import { gramsOf } from '@/core/portions/packLayout';
 import { sayAmount } from '@/core/units/sayAmount';
+import { typedIn } from '@/core/units/typedIn';
+import { Said } from '../units/Said';
+import { useSay } from '../units/useSay';
+import { useUnits } from '../units/useUnits';
 
 const WAYS = [
   ['packs', 'by packs'],
@@ -36,6 +40,10 @@ export function PlanControls({
   onParts: (parts: HaulPart[]) => void;
   onLine: (changes: Partial<HaulLine>) => void;
 }) {
+  const say = useSay();
+  const units = useUnits();
+  const sizeField = line.unit === 'pc' ? null : typedIn(line.unit, units);
+  const sizeOf = (text: string): number => (sizeField ? sizeField.read(text) : Number(text));
   const [way, setWay] = useState<Way>('packs');
   const [size, setSize] = useState('');
   const [eaters, setEaters] = useState('4');
@@ -58,8 +66,8 @@ export function PlanControls({
   const fault =
     way === 'eaters' && !(Number(eaters) >= 1 && Number(eaters) <= 50 && Number.isInteger(Number(eaters)))
       ? 'How many eat of it? 1 to 50.'
-      : way === 'size' && size !== '' && !(Number(size) >= 1)
-        ? 'A pack of at least a gram.'
+      : way === 'size' && size !== '' && !(sizeOf(size) >= 1)
+        ? 'How much goes into a pack? A number.'
         : asked > line.amount
           ? `${sayAmount(line.amount, line.unit)} does not make ${asked} packs.`
           : line.pieces !== null && asked > line.pieces
@@ -127,15 +135,15 @@ export function PlanControls({
         )}
         {way === 'size' && (
           <label>
-            <span className="sr-only">{line.unit === 'pc' ? 'Pieces' : line.unit} a pack</span>
+            <span className="sr-only">{sizeField?.unit ?? 'Pieces'} a pack</span>
             <input
               className="field w-28"
               inputMode="numeric"
               value={size}
-              placeholder={String(each)}
+              placeholder={sizeField ? `${sizeField.show(each)} ${sizeField.unit}` : String(each)}
               onChange={(event) => {
                 setSize(event.target.value);
-                const wanted = Number(event.target.value);
+                const wanted = sizeOf(event.target.value);
                 if (wanted >= 1) byPacks(Math.max(1, Math.round(line.amount / wanted)));
               }}
             />
@@ -169,7 +177,7 @@ export function PlanControls({
               >
                 {APPETITES.map((how) => (
                   <option key={how} value={how}>
-                    {how}, {portionGrams(food.group, how, purpose)} g
+                    {say(`${how}, ${portionGrams(food.group, how, purpose)} g`)}
                   </option>
                 ))}
               </select>
@@ -213,7 +221,7 @@ export function PlanControls({
       </div>
       {fault !== '' && (
         <p role="alert" className="text-beet">
-          {fault}
+          <Said>{fault}</Said>
         </p>
       )}
     </fieldset>

@@ -6,6 +6,9 @@ import type { HaulLine, HaulPart } from '@/core/model/haul';
 import { moveCut } from '@/core/haul/planLine';
 import { packingOf } from '@/core/portions/packing';
 import { sayAmount } from '@/core/units/sayAmount';
+import { typedIn } from '@/core/units/typedIn';
+import { useSay } from '../units/useSay';
+import { useUnits } from '../units/useUnits';
 import { GOAL_WORDS } from './benchWords';
 
 const STEP = { g: 10, ml: 10, pc: 1 } as const;
@@ -27,6 +30,8 @@ export function PortionBar({
   onParts: (parts: HaulPart[]) => void;
   packed: boolean;
 }) {
+  const say = useSay();
+  const units = useUnits();
   const frame = useRef<HTMLDivElement>(null);
   const dragged = useRef<{ cut: number; x: number; parts: HaulPart[] } | null>(null);
   const packs = line.parts.flatMap((part, nth) => part.amounts.map((amount) => ({ amount, part, nth })));
@@ -72,7 +77,9 @@ export function PortionBar({
             } ${at === chosen ? 'shadow-[inset_0_-4px_0_var(--deep)]' : ''}`}
           >
             <span className="block truncate font-heading font-semibold">
-              <span className={packs.length > 4 ? 'sm:hidden' : 'hidden'}>{amount}</span>
+              <span className={packs.length > 4 ? 'sm:hidden' : 'hidden'}>
+                {line.unit === 'pc' ? amount : typedIn(line.unit, units).show(amount)}
+              </span>
               <span className={packs.length > 4 ? 'hidden sm:inline' : ''}>
                 <Said>{sayAmount(amount, line.unit)}</Said>
               </span>
@@ -89,7 +96,9 @@ export function PortionBar({
               aria-valuemin={1}
               aria-valuemax={amount + (packs[at + 1]?.amount ?? 1) - 1}
               aria-valuenow={amount}
-              aria-valuetext={`${sayAmount(amount, line.unit)} and ${sayAmount(packs[at + 1]?.amount ?? 0, line.unit)}`}
+              aria-valuetext={say(
+                `${sayAmount(amount, line.unit)} and ${sayAmount(packs[at + 1]?.amount ?? 0, line.unit)}`,
+              )}
               onKeyDown={(event) => onKey(event, at)}
               onPointerDown={(event) => {
                 event.currentTarget.setPointerCapture(event.pointerId);

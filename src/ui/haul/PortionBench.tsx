@@ -23,7 +23,10 @@ import { sayAmount, sayMoney } from '@/core/units/sayAmount';
 import type { HaulView } from '@/services/haul/haul';
 import { ScalePanel } from '../devices/ScalePanel';
 import type { KnownVocabulary } from '../quickline/useVocabulary';
+import { useSay } from '../units/useSay';
+import { useUnits } from '../units/useUnits';
 import { packPrices, sayPrice } from './benchWords';
+import { CorrectLine } from './CorrectLine';
 import { ClockPanel } from './ClockPanel';
 import { DueLine } from './DueLine';
 import { PartPanel } from './PartPanel';
@@ -87,22 +90,27 @@ export function PortionBench({
   onDiscard: () => void;
   onHygiene: (step: HygieneStep) => void;
 }) {
+  const say = useSay();
+  const units = useUnits();
   const [chosen, setChosen] = useState(0);
   const [weighing, setWeighing] = useState(false);
+  const [correcting, setCorrecting] = useState(false);
   const packed = line.packages !== null;
   const packs = line.parts.flatMap(({ amounts }) => amounts);
   const pack = Math.min(chosen, packs.length - 1);
   const fault = checkHaulLine(line, food, (id) => view.containers.find((one) => one.id === id) ?? null);
   const change = (changes: Partial<HaulLine>): void => onChange({ ...line, ...changes });
   const parts = (next: HaulPart[]): void => change({ parts: next });
-  const price = sayPrice(line, view.last_buys[line.food], vocabulary.currency);
+  const price = sayPrice(line, view.last_buys[line.food], vocabulary.currency, units);
   const last = view.last_split[line.food];
 
   const weigh = (grams: number): string => {
     const amount = line.unit === 'ml' ? Math.round(grams / food.densityKgPerL) : grams;
     const next = weighPack(line, pack, amount);
     if (!next)
-      return `${sayAmount(amount, 'g')} does not go: ${sayAmount(line.amount, line.unit)} came in for ${packs.length} packs.`;
+      return say(
+        `${sayAmount(amount, 'g')} does not go: ${sayAmount(line.amount, line.unit)} came in for ${packs.length} packs.`,
+      );
     change({ parts: next, byEye: false });
     setChosen(Math.min(pack + 1, packs.length - 1));
     return '';
@@ -126,7 +134,18 @@ export function PortionBench({
           {line.called}, <Said>{sayAmount(line.amount, line.unit)}</Said>
         </h2>
         <p className="text-slate">{price}</p>
+        <button
+          type="button"
+          className="date-button min-h-11 text-deep"
+          aria-expanded={correcting}
+          onClick={() => setCorrecting(!correcting)}
+        >
+          Correct
+        </button>
       </div>
+      {correcting && (
+        <CorrectLine line={line} food={food} onLine={change} onClose={() => setCorrecting(false)} />
+      )}
       <ClockPanel line={line} clock={clock} now={now} onLine={change} onDiscard={onDiscard} />
       {hygiene && (
         <div role="status" className="flex flex-wrap items-center gap-3 rounded-card border border-honey p-3">
@@ -231,7 +250,7 @@ export function PortionBench({
       <DueLine line={line} food={food} vocabulary={vocabulary} />
       {fault && (
         <p role="alert" className="font-semibold text-beet">
-          {fault.says}
+          <Said>{fault.says}</Said>
         </p>
       )}
       <div className="sticky bottom-[7.4rem] z-20 -mx-4 -mb-4 flex flex-wrap items-center gap-2 rounded-b-card border-t border-line bg-snow px-4 py-2.5 sm:bottom-16 lg:bottom-0">

@@ -11,6 +11,7 @@ import {
   preparationsFor,
 } from '@/core/haul/preparation';
 import { FIT_WORDS } from './benchWords';
+import { useSay } from '../units/useSay';
 
 function sayLeft(endsAt: string, now: string): string {
   const seconds = Math.round((Date.parse(endsAt) - Date.parse(now)) / 1000);
@@ -39,6 +40,7 @@ export function PreparationPanel({
   now: string;
   onLine: (changes: Partial<HaulLine>) => void;
 }) {
+  const say = useSay();
   const goes = line.parts.some((part) => part.goes === 'freezer')
     ? 'freezer'
     : (line.parts[0]?.goes ?? 'fridge');
@@ -119,7 +121,7 @@ export function PreparationPanel({
           className="field"
           maxLength={160}
           value={line.cooking}
-          placeholder="such as: from frozen, 25 min at 190 °C"
+          placeholder={say('such as: from frozen, 25 min at 190 °C')}
           onChange={(event) => onLine({ cooking: event.target.value })}
         />
       </label>

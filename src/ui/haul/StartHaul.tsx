@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { v4 as newUuid } from 'uuid';
 import type { HaulView } from '@/services/haul/haul';
 import { useDoor } from '../door/useDoor';
+import { expectIntake, offerIntake } from './haulIntake';
 
 const KINDS = [
   ['shop', 'Shop'],
@@ -31,11 +32,13 @@ export function StartHaul({ view, onBegun }: { view: HaulView; onBegun: (id: str
     const now = new Date();
     const name = `${kind}, ${now.toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })}`;
     const leftAt = new Date(Date.parse(view.now) - minutes * 60_000).toISOString();
+    expectIntake();
     const answer = await act({
       type: 'haul.begin',
       haul: { id, name, leftAt, coldBag, hot, fastFreeze: false, hygiene: [] },
     });
     if (answer) onBegun(id);
+    else offerIntake(null);
   };
   return (
     <div className="mx-auto max-w-3xl space-y-4">

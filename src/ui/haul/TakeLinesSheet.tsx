@@ -6,22 +6,14 @@ import type { IntakeLine } from '@/core/model/intakeLine';
 import { plainLine } from '@/core/quickline/plainLine';
 import { parseQuickLine } from '@/core/quickline/parseQuickLine';
 import type { QuickReading } from '@/core/quickline/quickLine';
-import { readHalf } from '@/core/quickline/readHalf';
+import { readHalf, withHalf } from '@/core/quickline/readHalf';
 import { readReceipt } from '@/core/quickline/readReceipt';
 import { sayAmount } from '@/core/units/sayAmount';
 import type { HaulView } from '@/services/haul/haul';
+import { Faults } from '../quickline/Faults';
+import type { TakenLine } from './haulIntake';
 import { Sheet } from '../door/Sheet';
 import type { KnownVocabulary } from '../quickline/useVocabulary';
-
-export interface TakenLine {
-  line: IntakeLine;
-  half: boolean;
-}
-
-const replaced = ({ text, faults }: QuickReading, candidate: string): string => {
-  const [fault] = faults;
-  return fault ? `${text.slice(0, fault.from)}${candidate}${text.slice(fault.to)}` : text;
-};
 
 /** A receipt or a list is pasted; each line is shown as understood, what was not stays to be mended. */
 export function PasteSheet({
@@ -45,7 +37,7 @@ export function PasteSheet({
     [pasted, mended, vocabulary],
   );
   const taken = read.flatMap(({ at, told, reading }): TakenLine[] =>
-    reading.line && !left.has(at) ? [{ line: reading.line, half: told.half }] : [],
+    reading.line && !left.has(at) ? [{ line: reading.line, half: told.half, ownFood: reading.ownFood }] : [],
   );
   return (
     <Sheet title="Paste a receipt or a list" onClose={onClose}>
@@ -92,26 +84,18 @@ export function PasteSheet({
                 <p className="text-slate">left out</p>
               ) : reading.line ? (
                 <p className="text-slate">
-                  {vocabulary.foods.byId.get(reading.line.food)?.name},{' '}
-                  <Said>{sayAmount(reading.line.amount, reading.line.unit)}</Said>
+                  {reading.ownFood
+                    ? `${reading.ownFood.name}, a new food of yours`
+                    : vocabulary.foods.byId.get(reading.line.food)?.name}
+                  , <Said>{sayAmount(reading.line.amount, reading.line.unit)}</Said>
                   {reading.line.packs > 1 ? `, ${reading.line.packs} packs` : ''}
                 </p>
               ) : (
-                <div>
-                  <p className="text-beet">{reading.faults[0]?.says ?? 'Nothing was understood.'}</p>
-                  <div className="flex flex-wrap gap-1.5">
-                    {(reading.faults[0]?.candidates ?? []).slice(0, 4).map((candidate) => (
-                      <button
-                        key={candidate}
-                        type="button"
-                        className="button"
-                        onClick={() => setMended({ ...mended, [at]: replaced(reading, candidate) })}
-                      >
-                        {candidate}
-                      </button>
-                    ))}
-                  </div>
-                </div>
+                <Faults
+                  keys={false}
+                  reading={reading}
+                  onPick={(line) => setMended({ ...mended, [at]: withHalf(line, told) })}
+                />
               )}
             </li>
           ))}

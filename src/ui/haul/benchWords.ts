@@ -3,6 +3,7 @@ import type { Goal, HaulLine, HaulPart } from '@/core/model/haul';
 import type { Food } from '@/core/model/food';
 import { sharePrice } from '@/core/portions/sharePrice';
 import { sayAmount, sayMoney } from '@/core/units/sayAmount';
+import type { UnitSystem } from '@/core/units/readAmount';
 import type { LastBuy } from '@/services/haul/haul';
 import { sayMinutes } from '../shell/sayMinutes';
 
@@ -44,21 +45,32 @@ export function sayParts({ parts }: Pick<HaulLine, 'parts'>, nameOf: (part: Haul
     .join(', ');
 }
 
-const perUnit = { g: 'kg', ml: 'l', pc: 'piece' } as const;
+/** What a price is said for, and how many of the inner unit it is. */
+const PER: Record<UnitSystem, Record<HaulLine['unit'], readonly [name: string, amount: number]>> = {
+  metric: { g: ['kg', 1000], ml: ['l', 1000], pc: ['piece', 1] },
+  us: { g: ['lb', 453.59237], ml: ['qt', 946.352946], pc: ['piece', 1] },
+};
 
 /** "7.23 €/kg · last time 7.90": what it costs, beside what it did. */
-export function sayPrice(line: HaulLine, last: LastBuy | undefined, currency: string): string {
+export function sayPrice(
+  line: HaulLine,
+  last: LastBuy | undefined,
+  currency: string,
+  units: UnitSystem,
+): string {
+  const [per, amount] = PER[units][line.unit];
+  /** Of what it cost a kilo, litre or piece. */
+  const money = (minor: number): string =>
+    `${sayMoney(Math.round((minor * amount) / PER.metric[line.unit][1]), currency)} a ${per}`;
   if (line.priceMinor === null) {
-    return last && last.unit === line.unit
-      ? `last time ${sayMoney(last.minor, currency)} a ${perUnit[last.unit]}`
-      : '';
+    return last && last.unit === line.unit ? `last time ${money(last.minor)}` : '';
   }
   const minor = Math.round((line.priceMinor / line.amount) * (line.unit === 'pc' ? 1 : 1000));
-  const now = `${sayMoney(minor, currency)} a ${perUnit[line.unit]}`;
+  const now = money(minor);
   if (!last || last.unit !== line.unit) return now;
   const change = Math.round((minor / last.minor - 1) * 100);
   const beside = change === 0 ? 'the same' : change > 0 ? `${change} % dearer` : `${-change} % cheaper`;
-  return `${now} · last time ${sayMoney(last.minor, currency)}, ${beside}`;
+  return `${now} · last time ${money(last.minor)}, ${beside}`;
 }
 
 /** Minor units of each pack of a line, exact; empty without a price. */

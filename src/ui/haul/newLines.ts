@@ -4,7 +4,7 @@ import { halve, partsOf, splitAsLast } from '@/core/haul/planLine';
 import type { HaulView } from '@/services/haul/haul';
 import type { NewCommand } from '../door/doorClient';
 import type { KnownVocabulary } from '../quickline/useVocabulary';
-import type { TakenLine } from './TakeLinesSheet';
+import type { TakenLine } from './haulIntake';
 
 /** What came in with the haul left the cold with it; what is told an hour later came out of the fridge just now. */
 const WITH_HAUL_MS = 60 * 60_000;

@@ -1,4 +1,5 @@
 import type { PackLayout } from '@/core/portions/packLayout';
+import { Said } from '../units/Said';
 import { mm } from './sayLayout';
 
 /** Room for one picture, px. */
@@ -33,7 +34,7 @@ function Measure({
         x={up ? x + 7 : x + length / 2}
         y={up ? y + length / 2 + 5 : y + 18}
       >
-        {says}
+        <Said>{says}</Said>
       </text>
     </g>
   );
@@ -62,7 +63,7 @@ export function Flat({ layout, fill }: { layout: Extract<PackLayout, { kind: 'fl
       <path d={cuts.join('')} stroke="#3b2a20" strokeWidth="1.8" strokeDasharray="6 4" fill="none" />
       {cuts.length > 0 && (
         <text x={x + 14} y={y + 36} fontSize="15" fill="#2b2a20" fontWeight="600">
-          {Math.round(layout.snapG)} g
+          <Said>{Math.round(layout.snapG)} g</Said>
         </text>
       )}
       <Measure x={x + wide + 8} y={y} length={high} says={mm(layout.lengthMm)} up />
@@ -70,7 +71,7 @@ export function Flat({ layout, fill }: { layout: Extract<PackLayout, { kind: 'fl
       <g transform={`translate(0 ${y + high + 40})`}>
         <rect x={x} y={0} width={wide} height={thick} fill={fill} stroke="var(--ink)" strokeWidth="0.8" />
         <text x={x + wide + 8} y={thick / 2 + 5} fontSize="15" fill="var(--slate-deep)">
-          {layout.thicknessMm.toFixed(layout.thicknessMm < 10 ? 1 : 0)} mm thick
+          <Said>{layout.thicknessMm.toFixed(layout.thicknessMm < 10 ? 1 : 0)} mm thick</Said>
         </text>
       </g>
     </>
@@ -94,10 +95,10 @@ export function Vessel({ layout, fill }: { layout: Extract<PackLayout, { kind: '
         strokeDasharray="6 4"
       />
       <text x={wide + 14} y={8 + line + 5} fontSize="15" fill="var(--ink)">
-        fill line, {layout.fillMl} ml
+        <Said>fill line, {layout.fillMl} ml</Said>
       </text>
       <text x={wide + 14} y={8 + line + 25} fontSize="15" fill="var(--slate-deep)">
-        {layout.headspaceMm} mm under the rim
+        <Said>{layout.headspaceMm} mm under the rim</Said>
       </text>
       <text
         x={wide + 14}
@@ -105,7 +106,7 @@ export function Vessel({ layout, fill }: { layout: Extract<PackLayout, { kind: '
         fontSize="15"
         fill="var(--slate-deep)"
       >
-        {layout.packMl} ml in it
+        <Said>{layout.packMl} ml in it</Said>
       </text>
       <Measure x={4} y={8 + high + 10} length={wide} says={`Ø ${mm(layout.diameterMm)}`} />
     </>
@@ -157,7 +158,7 @@ export function Grid({
         );
       })}
       <text x="4" y={HIGH + 26} fontSize="15" fill="var(--slate-deep)">
-        {caption}
+        <Said>{caption}</Said>
       </text>
     </>
   );
@@ -193,7 +194,9 @@ export function Stack({ layout, fill }: { layout: Extract<PackLayout, { kind: 's
         );
       })}
       <text x="4" y={HIGH + 26} fontSize="15" fill="var(--slate-deep)">
-        {layout.pieces} of Ø {mm(layout.diameterMm)}, {layout.papers} papers between
+        <Said>
+          {layout.pieces} of Ø {mm(layout.diameterMm)}, {layout.papers} papers between
+        </Said>
       </text>
     </>
   );
@@ -228,7 +231,7 @@ export function Box({
       <Measure x={4} y={6 + high + 9} length={wide} says={mm(wideMm)} />
       <Measure x={4 + wide + 9} y={6} length={high} says={mm(highMm)} up />
       <text x="4" y={6 + high + 50} fontSize="15" fill="var(--slate-deep)">
-        {says}
+        <Said>{says}</Said>
       </text>
     </>
   );

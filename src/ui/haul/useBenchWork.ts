@@ -1,6 +1,9 @@
 'use client';
 
 import { useCallback, useEffect, useRef } from 'react';
+import { indexFoods } from '@/core/foods/findFood';
+import type { Food } from '@/core/model/food';
+import type { Vocabulary } from '@/services/household/foods';
 import type { Haul, HaulLine } from '@/core/model/haul';
 import type { Strip } from '@/devices/labelPrinter';
 import type { HaulView } from '@/services/haul/haul';
@@ -11,13 +14,33 @@ import { DoorError, fetchJson } from '../door/fetchJson';
 import type { KnownVocabulary } from '../quickline/useVocabulary';
 import { datedByTurn } from './datedByTurn';
 import { newLines } from './newLines';
-import type { TakenLine } from './TakeLinesSheet';
+import type { TakenLine } from './haulIntake';
 import type { HaulDesk } from './useHaul';
+
+/** Makes the foods that lines bring with them, then names them in their lines. */
+async function withOwnFoods(
+  taken: readonly TakenLine[],
+  vocabulary: KnownVocabulary,
+): Promise<{ taken: readonly TakenLine[]; vocabulary: KnownVocabulary; made: boolean }> {
+  const own = new Map(taken.flatMap(({ ownFood }) => (ownFood ? [[ownFood.name, ownFood] as const] : [])));
+  if (own.size === 0) return { taken, vocabulary, made: false };
+  await sendCommands([...own.values()].map((food) => ({ type: 'food.add', ...food })));
+  const { foods } = await fetchJson<Vocabulary>('/api/v1/vocabulary');
+  const idOf = new Map(foods.map(({ id, name }) => [name, id]));
+  return {
+    taken: taken.map((one) =>
+      one.ownFood ? { ...one, line: { ...one.line, food: idOf.get(one.ownFood.name) ?? '' } } : one,
+    ),
+    vocabulary: { ...vocabulary, foods: indexFoods<Food>(foods) },
+    made: true,
+  };
+}
 
 /** What is done at the bench, each through the one door; whatever was typed is saved before. */
 export function useBenchWork({
   desk,
   vocabulary,
+  renew,
   now,
   print,
   onTaken,
@@ -25,6 +48,8 @@ export function useBenchWork({
 }: {
   desk: HaulDesk;
   vocabulary: KnownVocabulary | null;
+  /** Reads the foods again. */
+  renew: () => void;
   now: string;
   print: (strips: readonly Strip[]) => void;
   /** A line was taken onto the bench; it is the one to work on. */
@@ -34,9 +59,9 @@ export function useBenchWork({
   const { act, tell } = useDoor();
   const { view, places, reload } = desk;
   const { haul } = view;
-  const present = useRef({ view, vocabulary, haul, now, onTaken });
+  const present = useRef({ view, vocabulary, renew, haul, now, onTaken });
   useEffect(() => {
-    present.current = { view, vocabulary, haul, now, onTaken };
+    present.current = { view, vocabulary, renew, haul, now, onTaken };
   });
 
   const take = useCallback(
@@ -44,7 +69,9 @@ export function useBenchWork({
       const at = present.current;
       if (!at.haul || !at.vocabulary) return false;
       try {
-        const { commands, ids } = newLines(taken, at.haul, at.view, at.vocabulary, at.now);
+        const known = await withOwnFoods(taken, at.vocabulary);
+        if (known.made) at.renew();
+        const { commands, ids } = newLines(known.taken, at.haul, at.view, known.vocabulary, at.now);
         await sendCommands(commands);
         void reload().then(() => at.onTaken(ids.at(-1) ?? null));
         return true;

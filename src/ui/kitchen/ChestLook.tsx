@@ -2,6 +2,7 @@ import type { ApplianceDrawing } from '@/core/model/drawing';
 import { liftsTo } from '@/core/kitchen/liftsTo';
 import type { ChestZoneView } from '@/services/kitchen/chestPlan';
 import { type Look, panelsOf, paperOf, zonesOnPaper } from './draw/panels';
+import { Said } from '../units/Said';
 
 /** A chest to scale, from the side or from above; each zone with how many lifts it costs, and from the side what lies in it. */
 export function ChestLook({
@@ -39,7 +40,9 @@ export function ChestLook({
               strokeWidth={5}
             />
             <text x={x} y={y - word * 0.6} fontSize={word} fill="var(--slate-deep)">
-              {width} mm wide, {height} mm {look === 'front' ? 'high' : 'deep'}
+              <Said>
+                {width} mm wide, {height} mm {look === 'front' ? 'high' : 'deep'}
+              </Said>
             </text>
           </g>
         ))}

@@ -4,10 +4,12 @@ import { useState } from 'react';
 import { v4 as newUuid } from 'uuid';
 import { addDays } from '@/core/calendar/calendarDate';
 import { UPKEEP_KINDS } from '@/core/kitchen/jobDue';
+import { typedIn } from '@/core/units/typedIn';
 import type { UpkeepView } from '@/services/kitchen/upkeep';
 import { useDoor } from '../door/useDoor';
 import { Choice } from '../forms/Choice';
 import { NumberField } from '../forms/NumberField';
+import { useUnits } from '../units/useUnits';
 
 /** What comes round: done with one button, its interval changed where it stands. */
 export function UpkeepBench({
@@ -42,6 +44,8 @@ export function UpkeepBench({
 function UpkeepRow({ job, due, due_words, last_words }: UpkeepView) {
   const { act, busy } = useDoor();
   const [frost, setFrost] = useState('');
+  const field = typedIn('mm', useUnits());
+  const measured = Math.round(field.read(frost));
   const says = UPKEEP_KINDS.find(({ name }) => job.name.startsWith(name))?.says;
   return (
     <li className="flex flex-wrap items-center gap-x-3 gap-y-1 py-2">
@@ -59,21 +63,21 @@ function UpkeepRow({ job, due, due_words, last_words }: UpkeepView) {
           onSubmit={(event) => {
             event.preventDefault();
             const { lastOn: _last, ...rest } = job;
-            if (/^\d{1,3}$/.test(frost))
-              void act({ type: 'job.set', job: { ...rest, frostMm: Number(frost) } });
+            if (measured >= 0 && measured < 1000)
+              void act({ type: 'job.set', job: { ...rest, frostMm: measured } });
           }}
         >
           <label className="flex items-center gap-1.5 text-slate">
-            Frost, mm
+            Frost, {field.unit}
             <input
               className="field w-18"
-              inputMode="numeric"
-              placeholder={String(job.frostMm)}
+              inputMode="decimal"
+              placeholder={field.show(job.frostMm)}
               value={frost}
               onChange={(event) => setFrost(event.target.value)}
             />
           </label>
-          <button type="submit" className="button" disabled={busy || !/^\d{1,3}$/.test(frost)}>
+          <button type="submit" className="button" disabled={busy || !(measured >= 0 && measured < 1000)}>
             Measured
           </button>
         </form>

@@ -5,6 +5,7 @@ import { type ClipboardEvent, type KeyboardEvent, useMemo, useRef } from 'react'
 import { choicesOf, Faults } from '../quickline/Faults';
 import type { KnownVocabulary } from '../quickline/useVocabulary';
 import { type FilledLine, readFilled } from './storeFilled';
+import { useUnits } from '../units/useUnits';
 
 /** One line a thing: read while one types; Enter stores it, or takes the first answer to what is asked. */
 export function FillLine({
@@ -28,6 +29,7 @@ export function FillLine({
   onNext: () => void;
   onAside: (filled: FilledLine) => void;
 }) {
+  const units = useUnits();
   const input = useRef<HTMLInputElement>(null);
   const filled = useMemo(
     () => (vocabulary && text.trim() !== '' ? readFilled(text, zone, vocabulary) : null),
@@ -68,7 +70,7 @@ export function FillLine({
           autoComplete="off"
           spellCheck={false}
           maxLength={300}
-          placeholder="mince 500 g since spring"
+          placeholder={units === 'us' ? 'ground beef 1 lb since spring' : 'mince 500 g since spring'}
           value={text}
           aria-describedby="fill-reading"
           aria-invalid={filled !== null && filled.fault !== ''}
@@ -80,8 +82,9 @@ export function FillLine({
       <div id="fill-reading" aria-live="polite" className="mt-2 min-h-24">
         {!filled && (
           <p className="text-slate">
-            Name, how much, about how old: “6 yogurt”, “stew 2 tubs xmas”, “peas 900 g no idea”, “ham 200 g ub
-            3/12”. Enter on an empty line goes to the next zone. A list may be pasted.
+            Name, how much, about how old: “6 yogurt”, “stew 2 tubs xmas”, “peas{' '}
+            {units === 'us' ? '2 lb no idea”, “ham 8 oz ub 12/3”. ' : '900 g no idea”, “ham 200 g ub 3/12”. '}
+            Enter on an empty line goes to the next zone. A list may be pasted.
           </p>
         )}
         {filled && filled.reading.faults.length > 0 && (

@@ -5,15 +5,23 @@ import { v4 as newUuid } from 'uuid';
 import { litresOf, sizeAppliance, withBaskets } from '@/core/kitchen/sizeAppliance';
 import { type ApplianceDrawing } from '@/core/model/drawing';
 import { Refusal } from '@/core/model/refusal';
+import { typedIn } from '@/core/units/typedIn';
 import { numberValue } from '@/core/quickline/readNumber';
 import { useDoor } from '../door/useDoor';
+import { useUnits } from '../units/useUnits';
 import { SmallDrawing } from '../kitchen/draw/SmallDrawing';
 
 const MOST_BASKETS = 6;
 
-/** "112 x 85 x 60" in centimetres, as mm; `null`: not three measures. */
-function outsideOf(text: string): [number, number, number] | null {
-  const measures = text.match(/\d+(?:[.,]\d+)?/g)?.map((one) => numberValue(one) * 10) ?? [];
+/** How an appliance is measured outside: what one of them is in mm. */
+const TAPE = {
+  metric: { unit: 'cm', plate: 'Litres', mm: 10, such: '112 x 85 x 60' },
+  us: { unit: 'inches', plate: 'Cubic feet', mm: 25.4, such: '44 x 33 x 24' },
+};
+
+/** "112 x 85 x 60" as mm; `null`: not three measures. */
+function outsideOf(text: string, each: number): [number, number, number] | null {
+  const measures = text.match(/\d+(?:[.,]\d+)?/g)?.map((one) => numberValue(one) * each) ?? [];
   const [wide, high, deep] = measures;
   return measures.length === 3 && wide && high && deep ? [wide, high, deep] : null;
 }
@@ -21,22 +29,24 @@ function outsideOf(text: string): [number, number, number] | null {
 /** How large the chosen shape is: its litres, or three measures outside; a chest also says how many baskets hang in it. */
 export function ShapeSize({ begin, onDone }: { begin: ApplianceDrawing; onDone: () => void }) {
   const { act, busy } = useDoor();
+  const units = useUnits();
+  const [plate, tape] = [typedIn('room', units), TAPE[units]];
   const [drawing] = useState(begin);
   const [name, setName] = useState(begin.name);
   const [room, setRoom] = useState(begin.room);
-  const [size, setSize] = useState(String(Math.round(litresOf(begin))));
+  const [size, setSize] = useState(plate.show(litresOf(begin)));
   const [baskets, setBaskets] = useState(1);
   const [ids] = useState(() => Array.from({ length: MOST_BASKETS }, () => newUuid()));
   const isChest = begin.shape === 'chest';
-  const outside = outsideOf(size);
+  const outside = outsideOf(size, tape.mm);
   let sized = drawing;
   let fault = name.trim() === '' ? 'It needs a name.' : '';
   try {
-    sized = sizeAppliance(drawing, outside ? { outsideMm: outside } : { litres: numberValue(size.trim()) });
+    sized = sizeAppliance(drawing, outside ? { outsideMm: outside } : { litres: plate.read(size) });
     let next = 0;
     if (isChest) sized = withBaskets(sized, baskets, () => ids[next++] ?? newUuid());
   } catch (error) {
-    fault ||= error instanceof Refusal ? error.says : 'Litres, or three measures: 112 x 85 x 60.';
+    fault ||= error instanceof Refusal ? error.says : `${tape.plate}, or three measures: ${tape.such}.`;
   }
   const add = async (): Promise<void> => {
     if (fault !== '') return;
@@ -55,7 +65,9 @@ export function ShapeSize({ begin, onDone }: { begin: ApplianceDrawing; onDone: 
       <SmallDrawing drawing={sized} />
       <div className="min-w-64 flex-1 space-y-4">
         <label className="block">
-          <span className="block font-semibold">How large? Litres, or outside: wide × high × deep in cm</span>
+          <span className="block font-semibold">
+            How large? {tape.plate}, or outside: wide × high × deep in {tape.unit}
+          </span>
           <input
             className="field mt-1"
             autoFocus
@@ -68,7 +80,7 @@ export function ShapeSize({ begin, onDone }: { begin: ApplianceDrawing; onDone: 
           />
           <span id="size-fault" role="alert" className={`block ${fault === '' ? 'text-slate' : 'text-beet'}`}>
             {fault ||
-              `${Math.round(litresOf(sized))} litres of food room. The plate inside the door says it; about is good enough.`}
+              `${plate.show(litresOf(sized))} ${plate.unit} of food room. The plate inside the door says it; about is good enough.`}
           </span>
         </label>
         {isChest && (

@@ -5,6 +5,7 @@ import { parseQuickLine } from '@/core/quickline/parseQuickLine';
 import { toApiLine } from '@/services/door/apiLine';
 import { previewLine } from '../quickline/previewLine';
 import { useVocabulary } from '../quickline/useVocabulary';
+import { useSay } from '../units/useSay';
 
 /** Cooked: eaten at once, or kept as a new lot that is typed like any line of a haul. */
 export function CookForm({
@@ -17,6 +18,7 @@ export function CookForm({
   single: boolean;
   onCook: (into: ReturnType<typeof toApiLine> | null) => void;
 }) {
+  const say = useSay();
   const { vocabulary } = useVocabulary();
   const [text, setText] = useState('');
   const reading = vocabulary && text.trim() !== '' ? parseQuickLine(`${text} cooked`, vocabulary) : null;
@@ -40,7 +42,7 @@ export function CookForm({
             <input
               className="field"
               value={text}
-              placeholder="stew 1.2 kg / 4 tub > top shelf"
+              placeholder={say('stew 1.2 kg / 4 tub > top shelf')}
               autoComplete="off"
               spellCheck={false}
               aria-invalid={fault !== ''}

@@ -3,6 +3,7 @@
 import { useState } from 'react';
 import type { PackageDetail } from '@/services/stock/package';
 import { useDoor } from '../door/useDoor';
+import { AmountField } from '../forms/AmountField';
 import { PotForm } from './PotForm';
 import { ZoneChoice } from './ZoneChoice';
 
@@ -96,19 +97,9 @@ function PartForm({
   detail: PackageDetail;
   onTake: (amount: number, pieces: Pieces) => void;
 }) {
-  const [text, setText] = useState('');
-  const amount = Number(text);
-  const fault =
-    text === ''
-      ? ''
-      : !Number.isInteger(amount) || amount < 1
-        ? 'A whole number, please.'
-        : amount > detail.amount
-          ? `There are ${detail.amount_words} in it.`
-          : '';
-  const unit = detail.unit === 'pc' ? 'pieces' : detail.unit;
+  const [amount, setAmount] = useState<number | null>(null);
   const take = (pieces: Pieces): void => {
-    if (text !== '' && fault === '') onTake(amount, pieces);
+    if (amount !== null) onTake(amount, pieces);
   };
   const asks = detail.part_opens === 'ask';
   return (
@@ -119,17 +110,13 @@ function PartForm({
         take(asks ? 'open' : null);
       }}
     >
-      <label className="w-44">
-        <span className="block">How much, in {unit}?</span>
-        <input
-          className="field"
-          inputMode="numeric"
-          value={text}
-          onChange={(event) => setText(event.target.value)}
-          aria-invalid={fault !== ''}
-          aria-describedby="part-fault"
-        />
-      </label>
+      <AmountField
+        label="How much?"
+        value={null}
+        unit={detail.unit}
+        most={detail.amount}
+        onChange={setAmount}
+      />
       {asks && (
         <button type="button" className="button" onClick={() => take('closed')}>
           Take it, each piece is closed in itself
@@ -141,9 +128,6 @@ function PartForm({
       {detail.part_opens === 'opens' && amount !== detail.amount && (
         <p className="w-full text-[0.9375rem] text-slate">What stays counts as opened today.</p>
       )}
-      <p id="part-fault" role="alert" className="w-full text-beet">
-        {fault}
-      </p>
     </form>
   );
 }

@@ -2,9 +2,7 @@
 
 import { useState } from 'react';
 import type { PackageDetail } from '@/services/stock/package';
-import { NumberField } from '../forms/NumberField';
-
-const MOST = 20_000;
+import { AmountField } from '../forms/AmountField';
 
 /** Tops up a pot: how much, from when, and how much it may hold before it says "use me". */
 export function PotForm({
@@ -17,8 +15,7 @@ export function PotForm({
   const [amount, setAmount] = useState<number | null>(null);
   const [cap, setCap] = useState<number | null>(detail.cap);
   const [content, setContent] = useState(detail.today);
-  const unit = detail.unit === 'pc' ? 'pieces' : detail.unit;
-  const ready = amount !== null && Number.isInteger(amount) && amount > 0 && content !== '';
+  const ready = amount !== null && content !== '';
   return (
     <form
       className="grid gap-2 rounded-part border border-line p-3 sm:grid-cols-3"
@@ -27,7 +24,7 @@ export function PotForm({
         if (ready) onTopUp({ amount, content, cap });
       }}
     >
-      <NumberField label={`Added, in ${unit}`} value={amount} most={MOST} onChange={setAmount} />
+      <AmountField label="Added" value={amount} unit={detail.unit} onChange={setAmount} />
       <label>
         <span className="block text-slate">From</span>
         <input
@@ -38,11 +35,11 @@ export function PotForm({
           onChange={(event) => setContent(event.target.value)}
         />
       </label>
-      <NumberField
+      <AmountField
         label="“Use me” at"
         hint="empty: no cap"
         value={cap}
-        most={MOST}
+        unit={detail.unit}
         optional
         onChange={setCap}
       />

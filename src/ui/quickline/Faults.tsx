@@ -34,7 +34,16 @@ function withCandidate(text: string, { from, to }: QuickFault, candidate: string
 }
 
 /** What is asked of a line, each with its ways out in one key. */
-export function Faults({ reading, onPick }: { reading: QuickReading; onPick: (text: string) => void }) {
+export function Faults({
+  reading,
+  keys = true,
+  onPick,
+}: {
+  reading: QuickReading;
+  /** Enter and Alt with a figure pick too. */
+  keys?: boolean;
+  onPick: (text: string) => void;
+}) {
   const choices = choicesOf(reading);
   return (
     <>
@@ -47,7 +56,7 @@ export function Faults({ reading, onPick }: { reading: QuickReading; onPick: (te
         <div className="mt-1 flex flex-wrap gap-2">
           {choices.map(({ says, text }, at) => (
             <button key={`${at}-${says}`} type="button" className="button" onClick={() => onPick(text)}>
-              {says} <kbd className="key">{at === 0 ? 'Enter' : `Alt ${at + 1}`}</kbd>
+              {says} {keys && <kbd className="key">{at === 0 ? 'Enter' : `Alt ${at + 1}`}</kbd>}
             </button>
           ))}
         </div>

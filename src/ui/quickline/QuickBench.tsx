@@ -4,7 +4,7 @@ import { type KeyboardEvent, useEffect, useMemo, useRef, useState, useSyncExtern
 import { completeQuickLine } from '@/core/quickline/completeQuickLine';
 import type { Food } from '@/core/model/food';
 import { parseQuickLine } from '@/core/quickline/parseQuickLine';
-import { readHalf } from '@/core/quickline/readHalf';
+import { readHalf, withHalf } from '@/core/quickline/readHalf';
 import type { FoodDetail } from '@/services/household/foodDetail';
 import type { LedgerView } from '@/services/household/ledger';
 import { fetchJson } from '../door/fetchJson';
@@ -95,6 +95,9 @@ export function QuickBench({
     input.current?.focus();
   };
 
+  /** A way out of what is asked: its half is not lost. */
+  const pick = (next: string): void => write(withHalf(next, half));
+
   const commandsFor = async (pieces: 'closed' | 'open' | null, anyway: boolean): Promise<NewCommand[]> => {
     if (taking?.amount) {
       const { foods, amount, on } = taking;
@@ -119,7 +122,7 @@ export function QuickBench({
     const [choice] = reading ? choicesOf(reading) : [];
     const line = choice?.text ?? (doing?.fault ? doing.candidates[0] : undefined);
     if (shown) showPackage(shown);
-    else if (line) write(line);
+    else if (line) pick(line);
     return shown !== undefined || line !== undefined;
   };
 
@@ -129,7 +132,7 @@ export function QuickBench({
     // Entered before the foods were here: it is read and stored as soon as they are.
     if (!vocabulary) early.current = text.trim() !== '';
     if (sending.current) return;
-    const toBench = intake && !doing && !reading?.ownFood ? reading?.line : null;
+    const toBench = intake && !doing ? reading?.line : null;
     const wanted = toBench ? [] : await commandsFor(pieces, anyway);
     if (wanted.length === 0 && !toBench) {
       if (!answered()) setOpen(true);
@@ -137,7 +140,10 @@ export function QuickBench({
     }
     sending.current = true;
     setStoring(true);
-    const done = intake && toBench ? await intake(toBench, half.half) : (await act(...wanted)) !== null;
+    const done =
+      intake && toBench
+        ? await intake({ line: toBench, half: half.half, ownFood: reading?.ownFood ?? null })
+        : (await act(...wanted)) !== null;
     sending.current = false;
     setStoring(false);
     if (!done) return;
@@ -165,7 +171,7 @@ export function QuickBench({
         : (doing?.candidates ?? [])
       : [];
     const picked = other[Number(event.key) - 1];
-    if (picked) write(picked);
+    if (picked) pick(picked);
     else if (event.key === 'Enter') void store();
     else if (event.key === 'Escape') setOpen(false);
     else if (
@@ -242,7 +248,9 @@ export function QuickBench({
             toBench={intake !== null}
             completions={completions}
             busy={busy || isStoring}
+            half={half.half}
             onPick={write}
+            onAnswer={pick}
             onStore={() => void store()}
             onOverrule={() => void store(null, true)}
           />

@@ -28,7 +28,9 @@ export function QuickReadingPanel({
   completions,
   busy,
   toBench = false,
+  half = false,
   onPick,
+  onAnswer,
   onStore,
   onOverrule,
 }: {
@@ -38,7 +40,11 @@ export function QuickReadingPanel({
   busy: boolean;
   /** A haul takes the line; portions and dates follow there. */
   toBench?: boolean;
+  /** On the bench: half to the fridge, half to the freezer. */
+  half?: boolean;
   onPick: (text: string) => void;
+  /** A way out of what is asked. */
+  onAnswer: (text: string) => void;
   onStore: () => void;
   /** Stores it where a rule of the household's own speaks against it. */
   onOverrule: () => void;
@@ -60,9 +66,15 @@ export function QuickReadingPanel({
             <span className="ml-1.5 text-[0.9375rem] text-slate">{MEANING[part.meaning].name}</span>
           </li>
         ))}
+        {half && (
+          <li className="border-b-4 border-ice">
+            <span className="font-heading font-semibold">half and half</span>
+            <span className="ml-1.5 text-[0.9375rem] text-slate">fridge, freezer</span>
+          </li>
+        )}
       </ul>
       <div aria-live="polite" className="space-y-2">
-        <Faults reading={reading} onPick={onPick} />
+        <Faults reading={reading} onPick={onAnswer} />
         {!toBench && preview?.refused && <p className="font-semibold text-beet">{preview.refused}</p>}
         {preview?.due && !toBench && (
           <p>

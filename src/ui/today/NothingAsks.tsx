@@ -1,9 +1,11 @@
 'use client';
 
 import { beginLine } from '../quickline/beginLine';
+import { useUnits } from '../units/useUnits';
 
 /** When nothing asks: what will, and how food is put in. */
 export function NothingAsks() {
+  const units = useUnits();
   return (
     <div className="space-y-3 px-2 py-4 text-lg">
       <p>
@@ -14,7 +16,7 @@ export function NothingAsks() {
         type="button"
         className="button"
         data-main="true"
-        onClick={() => beginLine('trout 1.6 kg / 4 flat > ')}
+        onClick={() => beginLine(units === 'us' ? 'trout 3.5 lb / 4 flat > ' : 'trout 1.6 kg / 4 flat > ')}
       >
         Begin with an example
       </button>

@@ -1,4 +1,5 @@
 import type { Metadata } from 'next';
+import { inOurUnits } from '@/services/household/inOurUnits';
 import { viewContext } from '@/services/household/context';
 import { readDrawing } from '@/services/kitchen/drawing';
 import { readHaulView } from '@/services/haul/haul';
@@ -14,5 +15,5 @@ export default async function HaulPage() {
     readHaulPlaces(),
     readDrawing(context),
   ]);
-  return <HaulBench first={view} firstPlaces={places} appliances={appliances} />;
+  return <HaulBench {...await inOurUnits({ first: view, firstPlaces: places })} appliances={appliances} />;
 }

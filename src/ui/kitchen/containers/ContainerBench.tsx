@@ -6,6 +6,7 @@ import type { Container } from '@/core/model/container';
 import { fitContainer } from '@/core/packaging/fit';
 import type { ContainersView } from '@/services/kitchen/containers';
 import { Choice } from '../../forms/Choice';
+import { Said } from '../../units/Said';
 import { ContainerForm } from './ContainerForm';
 import { FitDrawing } from './FitDrawing';
 import { FitTable } from './FitTable';
@@ -43,8 +44,10 @@ export function ContainerBench({ view: { containers, zones } }: { view: Containe
                   {container.count} × {container.name}
                 </b>
                 <span className="text-[0.9375rem] text-slate">
-                  {container.outerMm.join(' × ')} mm · {container.litres} l{container.rigid ? '' : ' · bag'}
-                  {container.lid ? '' : ' · no lid'}
+                  <Said>
+                    {container.outerMm.join(' × ')} mm · {container.litres} l{container.rigid ? '' : ' · bag'}
+                    {container.lid ? '' : ' · no lid'}
+                  </Said>
                 </span>
               </button>
             </li>
@@ -66,7 +69,10 @@ export function ContainerBench({ view: { containers, zones } }: { view: Containe
           <section className="card p-4" aria-labelledby="fit">
             <div className="flex flex-wrap items-end gap-3">
               <h2 id="fit" className="text-lg">
-                {zone.name}, {zone.widthMm} × {zone.heightMm} × {zone.depthMm} mm
+                {zone.name},{' '}
+                <Said>
+                  {zone.widthMm} × {zone.heightMm} × {zone.depthMm} mm
+                </Said>
               </h2>
               <Choice
                 label="Zone"

@@ -3,9 +3,12 @@
 import { useState } from 'react';
 import { v4 as newUuid } from 'uuid';
 import { checkContainer } from '@/core/packaging/checkContainer';
+import { typedIn } from '@/core/units/typedIn';
 import { type Container } from '@/core/model/container';
 import { Sheet } from '../../door/Sheet';
 import { useDoor } from '../../door/useDoor';
+import { Said } from '../../units/Said';
+import { useUnits } from '../../units/useUnits';
 
 type Texts = Record<
   'long' | 'wide' | 'high' | 'innerLong' | 'innerWide' | 'innerHigh' | 'litres' | 'count',
@@ -13,9 +16,9 @@ type Texts = Record<
 >;
 
 const SIDES = [
-  ['long', 'Long, mm'],
-  ['wide', 'Wide, mm'],
-  ['high', 'High, mm'],
+  ['long', 'Long'],
+  ['wide', 'Wide'],
+  ['high', 'High'],
 ] as const;
 const INNER = [
   ['innerLong', 'Long inside'],
@@ -25,11 +28,14 @@ const INNER = [
 /** A wall on either side, mm, until the inside is measured. */
 const WALLS_MM = 6;
 
-const numberOf = (text: string): number => Number(text.trim().replace(',', '.'));
+interface Fields {
+  mm: ReturnType<typeof typedIn>;
+  l: ReturnType<typeof typedIn>;
+}
 
-function begin(container: Container | null): Texts {
-  const [long, wide, high] = container?.outerMm.map(String) ?? ['', '', ''];
-  const [innerLong, innerWide, innerHigh] = container?.innerMm.map(String) ?? ['', '', ''];
+function begin(container: Container | null, { mm, l }: Fields): Texts {
+  const [long, wide, high] = container?.outerMm.map(mm.show) ?? ['', '', ''];
+  const [innerLong, innerWide, innerHigh] = container?.innerMm.map(mm.show) ?? ['', '', ''];
   return {
     long: long ?? '',
     wide: wide ?? '',
@@ -37,7 +43,7 @@ function begin(container: Container | null): Texts {
     innerLong: innerLong ?? '',
     innerWide: innerWide ?? '',
     innerHigh: innerHigh ?? '',
-    litres: container ? String(container.litres) : '',
+    litres: container ? l.show(container.litres) : '',
     count: String(container?.count ?? 1),
   };
 }
@@ -45,25 +51,28 @@ function begin(container: Container | null): Texts {
 /** A container's measures: outside for where it fits, inside for what it holds; what is left out is worked out. */
 export function ContainerForm({ container, onClose }: { container: Container | null; onClose: () => void }) {
   const { act, busy } = useDoor();
+  const units = useUnits();
+  const [mm, l] = [typedIn('mm', units), typedIn('l', units)];
+  const mmOf = (text: string): number => Math.round(mm.read(text));
   const [name, setName] = useState(container?.name ?? '');
-  const [texts, setTexts] = useState<Texts>(() => begin(container));
+  const [texts, setTexts] = useState<Texts>(() => begin(container, { mm, l }));
   const [is, setIs] = useState({
     lid: container?.lid ?? true,
     leakproof: container?.leakproof ?? true,
     rigid: container?.rigid ?? true,
   });
-  const outerMm = SIDES.map(([key]) => numberOf(texts[key])) as Container['outerMm'];
+  const outerMm = SIDES.map(([key]) => mmOf(texts[key])) as Container['outerMm'];
   const innerMm = INNER.map(([key], at) =>
-    texts[key].trim() === '' ? Math.max(1, (outerMm[at] ?? 0) - WALLS_MM) : numberOf(texts[key]),
+    texts[key].trim() === '' ? Math.max(1, (outerMm[at] ?? 0) - WALLS_MM) : mmOf(texts[key]),
   ) as Container['innerMm'];
-  const worked = Math.round(innerMm.reduce((product, mm) => product * mm, 1) / 100_000) / 10;
+  const worked = Math.round(innerMm.reduce((product, side) => product * side, 1) / 100_000) / 10;
   const made: Container = {
     id: container?.id ?? '',
     name: name.trim(),
     outerMm,
     innerMm,
-    litres: texts.litres.trim() === '' ? worked : numberOf(texts.litres),
-    count: numberOf(texts.count),
+    litres: texts.litres.trim() === '' ? worked : Math.round(l.read(texts.litres) * 10) / 10,
+    count: Number(texts.count.trim()),
     ...is,
   };
   const begun = name !== '' || Object.values(texts).some((text) => text !== '' && text !== '1');
@@ -103,12 +112,14 @@ export function ContainerForm({ container, onClose }: { container: Container | n
             onChange={(event) => setName(event.target.value)}
           />
         </label>
-        <div className="grid grid-cols-3 gap-2">{SIDES.map(([key, label]) => field(key, label))}</div>
         <div className="grid grid-cols-3 gap-2">
-          {INNER.map(([key, label], at) => field(key, label, outerMm[at] ? String(innerMm[at]) : ''))}
+          {SIDES.map(([key, label]) => field(key, `${label}, ${mm.unit}`))}
         </div>
         <div className="grid grid-cols-3 gap-2">
-          {field('litres', 'Litres', Number.isFinite(worked) && worked > 0 ? String(worked) : '')}
+          {INNER.map(([key, label], at) => field(key, label, outerMm[at] ? mm.show(innerMm[at] ?? 0) : ''))}
+        </div>
+        <div className="grid grid-cols-3 gap-2">
+          {field('litres', `Holds, ${l.unit}`, Number.isFinite(worked) && worked > 0 ? l.show(worked) : '')}
           {field('count', 'How many')}
         </div>
         {(
@@ -128,7 +139,11 @@ export function ContainerForm({ container, onClose }: { container: Container | n
             {words}
           </label>
         ))}
-        {begun && fault && <p className="text-beet">{fault}</p>}
+        {begun && fault && (
+          <p className="text-beet">
+            <Said>{fault}</Said>
+          </p>
+        )}
         <div className="flex flex-wrap gap-2">
           <button type="submit" className="button" data-main="true" disabled={busy || fault !== null}>
             Keep it

@@ -1,6 +1,7 @@
 'use client';
 
 import type { Container } from '@/core/model/container';
+import { Said } from '../../units/Said';
 import { fitContainer, type FitZone, mayStandOn, roomForHand } from '@/core/packaging/fit';
 
 /** A zone from the front with containers of one kind in it, to scale, the room for a hand hatched. */
@@ -39,7 +40,9 @@ export function FitDrawing({
           </pattern>
         </defs>
         <text x={0} y={-word * 0.5} fontSize={word} fill="var(--slate-deep)">
-          {zone.widthMm} × {zone.heightMm} mm; hatched: room for a hand
+          <Said>
+            {zone.widthMm} × {zone.heightMm} mm; hatched: room for a hand
+          </Said>
         </text>
         <rect
           width={zone.widthMm}
@@ -66,8 +69,10 @@ export function FitDrawing({
           );
         })}
         <text x={0} y={zone.heightMm + word * 1.3} fontSize={word} fill="var(--slate-deep)">
-          each {best.acrossMm} mm across, {best.upMm} mm high, {best.backMm} mm to the back; {best.deep}{' '}
-          behind each other
+          <Said>
+            each {best.acrossMm} mm across, {best.upMm} mm high, {best.backMm} mm to the back; {best.deep}{' '}
+            behind each other
+          </Said>
         </text>
       </svg>
       <p className="mt-2 text-slate">

@@ -1,6 +1,7 @@
 'use client';
 
 import type { Container } from '@/core/model/container';
+import { Said } from '../../units/Said';
 import { fitContainer, type FitZone, whyNot } from '@/core/packaging/fit';
 
 /** How each container goes into a zone: across, to the back, on top of each other; or the measure that keeps it out. */
@@ -55,7 +56,9 @@ export function FitTable({
                     <td className="pr-3 font-heading font-semibold">
                       {best.total} of {container.count}
                     </td>
-                    <td>{Math.round(best.litres * 10) / 10} l</td>
+                    <td>
+                      <Said>{Math.round(best.litres * 10) / 10} l</Said>
+                    </td>
                   </>
                 ) : (
                   <td colSpan={6} className="text-beet">

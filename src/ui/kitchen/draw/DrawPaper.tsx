@@ -16,6 +16,7 @@ import { type Look, paperOf, panelsOf, zonesOnPaper } from './panels';
 import { sayZone } from './sayZone';
 import type { Drawing } from './useDrawing';
 import { type Grip, GripsOnPaper, ZoneOnPaper } from './ZoneOnPaper';
+import { useSay } from '../../units/useSay';
 
 const [ACROSS, DOWN, BACK] = AXES;
 /** Two lines of words above each compartment. */
@@ -96,6 +97,7 @@ function tried(
 export function DrawPaper({ drawing: state, look }: { drawing: Drawing; look: Look }) {
   const { present, selected, change, select, refuse } = state;
   const svg = useRef<SVGSVGElement>(null);
+  const say = useSay();
   const [mm, setMm] = useState(2);
   const [drag, setDrag] = useState<Drag | null>(null);
   const dragging = useRef<Drag | null>(null);
@@ -242,7 +244,7 @@ export function DrawPaper({ drawing: state, look }: { drawing: Drawing; look: Lo
               {panel.title}
             </text>
             <text y={33 * mm} fontSize={14 * mm} fill="var(--slate-deep)">
-              {panel.width} × {panel.height}
+              {say(`${panel.width} × ${panel.height} mm`)}
               {look === 'above' ? ', front at the foot' : ''}
             </text>
           </svg>

@@ -1,8 +1,10 @@
 'use client';
 
 import { useId, useState } from 'react';
+import { typedIn } from '@/core/units/typedIn';
+import { useUnits } from '../../units/useUnits';
 
-/** A measure in mm. Takes effect on Enter or when one leaves it; what was refused stays as typed. */
+/** A measure in mm, shown and typed as the household measures. Takes effect on Enter or when one leaves it; what was refused stays as typed. */
 export function MeasureField({
   label,
   value,
@@ -15,19 +17,22 @@ export function MeasureField({
   onSet: (mm: number) => void;
 }) {
   const id = useId();
+  const field = typedIn('mm', useUnits());
   const [typed, setTyped] = useState<{ text: string; of: number } | null>(null);
-  const text = typed && typed.of === value ? typed.text : String(value);
-  const number = Number(text.trim());
-  const sound = text.trim() !== '' && Number.isInteger(number);
+  const text = typed && typed.of === value ? typed.text : field.show(value);
+  const number = Math.round(field.read(text));
+  const sound = Number.isFinite(number);
   const set = (): void => {
     if (sound && number !== value) onSet(number);
   };
   return (
     <label htmlFor={id} className="min-w-0">
-      <span className="block text-[0.9375rem] text-slate">{label}</span>
+      <span className="block text-[0.9375rem] text-slate">
+        {label}, {field.unit}
+      </span>
       <input
         id={id}
-        inputMode="numeric"
+        inputMode="decimal"
         autoComplete="off"
         className="field"
         aria-invalid={!sound || (wrong && number !== value)}

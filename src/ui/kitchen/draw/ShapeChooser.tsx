@@ -1,6 +1,7 @@
 'use client';
 
 import Link from 'next/link';
+import { Said } from '../../units/Said';
 import { newAppliance, SHAPE_MODELS } from '@/core/kitchen/newAppliance';
 import { countedIds } from './countedIds';
 import { SmallDrawing } from './SmallDrawing';
@@ -19,10 +20,14 @@ export function ShapeChooser() {
             <span>
               <b className="block font-heading text-[1.05rem] font-semibold">{title}</b>
               <span className="block text-slate-deep">
-                {compartments
-                  .map(({ name, mm }) => `${name === '' ? '' : `${name} `}${mm[2]} × ${mm[3]} × ${mm[4]}`)
-                  .join('; ')}{' '}
-                mm inside
+                <Said>
+                  {compartments
+                    .map(
+                      ({ name, mm }) => `${name === '' ? '' : `${name} `}${mm[2]} × ${mm[3]} × ${mm[4]} mm`,
+                    )
+                    .join('; ')}
+                </Said>{' '}
+                inside
               </span>
             </span>
           </Link>

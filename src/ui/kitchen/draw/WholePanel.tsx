@@ -3,6 +3,7 @@
 import { checkDrawing } from '@/core/kitchen/checkDrawing';
 import type { ApplianceDrawing, Compartment } from '@/core/model/drawing';
 import { Refusal } from '@/core/model/refusal';
+import { Said } from '../../units/Said';
 import { MeasureField } from './MeasureField';
 import type { Drawing } from './useDrawing';
 
@@ -28,7 +29,7 @@ export function WholePanel({ drawing }: { drawing: Drawing }) {
     <section aria-label="Inner measures" className="space-y-4">
       <p className="text-slate">
         Choose a zone to change it: drag it, drag its edges, use the arrow keys (with Shift for its size), or
-        type its measures. Everything snaps to 10 mm.
+        type its measures. <Said>Everything snaps to 10 mm.</Said>
       </p>
       {present.compartments.map((inside) => {
         const set = (changes: Partial<Compartment>): void =>
@@ -40,19 +41,19 @@ export function WholePanel({ drawing }: { drawing: Drawing }) {
             </legend>
             <div className="grid grid-cols-2 gap-2">
               <MeasureField
-                label="Wide, mm"
+                label="Wide"
                 value={inside.widthMm}
                 wrong={fault !== ''}
                 onSet={(widthMm) => set({ widthMm })}
               />
               <MeasureField
-                label="High, mm"
+                label="High"
                 value={inside.heightMm}
                 wrong={fault !== ''}
                 onSet={(heightMm) => set({ heightMm })}
               />
               <MeasureField
-                label="Deep, mm"
+                label="Deep"
                 value={inside.depthMm}
                 wrong={fault !== ''}
                 onSet={(depthMm) => set({ depthMm })}

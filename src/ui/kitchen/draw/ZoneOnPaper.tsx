@@ -2,6 +2,7 @@
 
 import { memo, type KeyboardEvent, type PointerEvent } from 'react';
 import type { ZoneKind } from '@/core/model/drawing';
+import { Said } from '../../units/Said';
 
 /** What a pointer takes hold of: the zone itself, or one of its edges. */
 export type Grip = 'whole' | 'left' | 'right' | 'top' | 'bottom';
@@ -73,7 +74,7 @@ export const ZoneOnPaper = memo(function ZoneOnPaper(props: Props) {
               {name}
             </text>
             <text x={6 * mm} y={line * 2.35} fontSize={line * 0.93} fill="var(--slate-deep)">
-              {`${Math.round(width)} × ${Math.round(height)}`}
+              <Said>{`${Math.round(width)} × ${Math.round(height)} mm`}</Said>
             </text>
           </svg>
         )}

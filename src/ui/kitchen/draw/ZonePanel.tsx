@@ -10,7 +10,9 @@ import { AXES, type DrawnZone, ZONE_KINDS } from '@/core/model/drawing';
 import { liftedFor, standBefore } from '@/core/kitchen/liftsTo';
 import { splitZone } from '@/core/kitchen/splitZone';
 import { PURPOSES } from '@/core/kitchen/zoneWords';
+import { typedIn } from '@/core/units/typedIn';
 import { v4 as newUuid } from 'uuid';
+import { useUnits } from '../../units/useUnits';
 import { Choice } from '../../forms/Choice';
 import { MeasureField } from './MeasureField';
 import { KIND_WORDS } from './sayZone';
@@ -43,19 +45,19 @@ export function ZonePanel({ zone, drawing }: { zone: DrawnZone; drawing: Drawing
       <NameField key={zone.id} name={zone.name} onSet={(name) => set({ name })} />
       <div className="grid grid-cols-3 gap-2">
         <MeasureField
-          label="Wide, mm"
+          label="Wide"
           value={zone.widthMm}
           wrong={fault !== ''}
           onSet={(widthMm) => set({ widthMm })}
         />
         <MeasureField
-          label="High, mm"
+          label="High"
           value={zone.heightMm}
           wrong={fault !== ''}
           onSet={(heightMm) => set({ heightMm })}
         />
         <MeasureField
-          label="Deep, mm"
+          label="Deep"
           value={zone.depthMm}
           wrong={fault !== ''}
           onSet={(depthMm) => set({ depthMm })}
@@ -213,12 +215,13 @@ function PurposeField({ zone, onSet }: { zone: DrawnZone; onSet: (purpose: strin
 }
 
 function LimitField({ zone, onSet }: { zone: DrawnZone; onSet: (litres: number | null) => void }) {
-  const [text, setText] = useState(zone.limitLitres === null ? '' : String(zone.limitLitres));
-  const number = Number(text.replace(',', '.'));
+  const field = typedIn('l', useUnits());
+  const [text, setText] = useState(zone.limitLitres === null ? '' : field.show(zone.limitLitres));
+  const number = field.read(text);
   const sound = text.trim() === '' || (number > 0 && number <= 2000);
   return (
     <label>
-      <span className="block text-[0.9375rem] text-slate">Holds at most, litres</span>
+      <span className="block text-[0.9375rem] text-slate">Holds at most, {field.unit}</span>
       <input
         className="field"
         inputMode="decimal"
