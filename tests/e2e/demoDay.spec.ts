@@ -6,6 +6,8 @@ import { expect, test } from './page';
 /** A Thursday: no day for the freezers. */
 const TODAY = '2026-11-26T08:05:00.000Z';
 const TOMORROW = '2026-11-27T08:05:00.000Z';
+const SATURDAY = '2026-11-28T08:05:00.000Z';
+const SUNDAY = '2026-11-29T08:05:00.000Z';
 
 /** Quantities of a metric kitchen as they stand in words. */
 const METRIC = /(?<![\p{L}\d.])\d+(?:[.,]\d+)?\s?(?:kg|g|ml|l|L|litres|mm|cm|°C)(?![\p{L}\d])/u;
@@ -78,6 +80,22 @@ test('the demo’s day is answered in twelve keys, and the next day asks nothing
       .first()
       .click();
     await expect(page.getByRole('status').filter({ hasText: 'not planned any more' })).toBeVisible();
+
+    // Once a week each freezer is a line of its own, looked through in one press, and rests then.
+    set(SATURDAY);
+    await page.reload();
+    const freezers = page.getByRole('region', { name: 'The freezers, this week' });
+    const lines = await freezers.getByRole('listitem').count();
+    expect(lines).toBeGreaterThan(0);
+    await freezers
+      .getByRole('button', { name: /^Looked through/ })
+      .first()
+      .click();
+    await expect(freezers.getByRole('listitem')).toHaveCount(lines - 1);
+    set(SUNDAY);
+    await page.reload();
+    await expect(page.getByRole('region', { name: 'First out' })).toBeVisible();
+    await expect(freezers).toHaveCount(0);
   });
 });
 

@@ -11,7 +11,7 @@ it.each([
   ['480 × 140 × 300 mm inside', '18.9 × 5.5 × 11.8 in inside'],
   ['above 4.4 °C for 2 h; −18 °C', 'above 40 °F for 2 h; 0 °F'],
   ['two hours out of the cold, one above 32 °C', 'two hours out of the cold, one above 90 °F'],
-  ['68 L free', '71.85 qt free'],
+  ['68 L free', '71.9 qt free'],
   ['It is 6.5 °C there', 'It is 43.7 °F there'],
   ['Layer 1, Drawer 2: 3 packages of AB23', 'Layer 1, Drawer 2: 3 packages of AB23'],
   ['best by 9 Feb 2027, rule K5', 'best by 9 Feb 2027, rule K5'],
@@ -40,6 +40,23 @@ it('amounts go round without drift: what is said, typed again, says the same and
         expect(again(said3)).toEqual(typed2);
         // Never off by more than what the words leave open: a hundredth of a pound or quart, a tenth of an ounce, and our own rounding.
         expect(Math.abs((typed?.amount ?? 0) - amount)).toBeLessThanOrEqual(Math.max(6, amount * 0.051));
+      },
+    ),
+  );
+});
+
+it('what is typed in round pounds, ounces, quarts and cups is said so again', () => {
+  fc.assert(
+    fc.property(
+      fc.constantFrom(['lb', 0.25, 20] as const, ['oz', 0.5, 15.5] as const, ['qt', 0.25, 9] as const),
+      fc.integer({ min: 1, max: 200 }),
+      ([unit, step, most], steps) => {
+        const value =
+          unit === 'qt'
+            ? Math.min(most, 1 + steps * step)
+            : Math.min(most, (unit === 'lb' ? 1 : 0) + steps * step);
+        const typed = readAmount(value, unit, 'us');
+        expect(retell(sayAmount(typed?.amount ?? 0, typed?.unit ?? 'g'), 'us')).toBe(`${value} ${unit}`);
       },
     ),
   );

@@ -13,20 +13,37 @@ const FL_OZ_PER_CUP = 8;
 const trimmed = (value: number, digits: number): string =>
   value.toFixed(digits).replace(/\.0+$|(\.\d*?)0+$/, '$1');
 
+/**
+ * The roundest figure (wholes, halves, quarters, tenths) that says the same within what the metric figure left open: 4 lb typed is "1.81 kg" inside, and 4 lb again.
+ *
+ * @param slack how far off it may be, in the unit said
+ */
+function figure(value: number, digits: number, slack: number): string {
+  const steps = digits > 1 ? [1, 2, 4, 10] : [1, 2];
+  const round = steps
+    .map((parts) => Math.round(value * parts) / parts)
+    .find((short) => short > 0 && Math.abs(short - value) <= slack);
+  return round === undefined ? trimmed(value, digits) : String(round);
+}
+
 /** "14.1 oz", "3.53 lb": a mass in grams as a US kitchen says it. */
-function sayMass(grams: number): string {
+function sayMass(grams: number, slackG: number): string {
   const oz = grams / G_PER_OZ;
-  return Number(oz.toFixed(1)) < OZ_PER_LB ? `${trimmed(oz, 1)} oz` : `${trimmed(grams / G_PER_LB, 2)} lb`;
+  return Number(oz.toFixed(1)) < OZ_PER_LB
+    ? `${figure(oz, 1, slackG / G_PER_OZ)} oz`
+    : `${figure(grams / G_PER_LB, 2, slackG / G_PER_LB)} lb`;
 }
 
 /** "6 fl oz", "1.5 cups", "2.11 qt": a volume in millilitres. */
-function sayVolume(ml: number): string {
+function sayVolume(ml: number, slackMl: number): string {
   const ounces = ml / ML_PER_FL_OZ;
   const cups = ml / ML_PER_CUP;
-  if (Number(ounces.toFixed(1)) < FL_OZ_PER_CUP) return `${trimmed(ounces, 1)} fl oz`;
-  if (Number(cups.toFixed(2)) < CUPS_PER_QT)
-    return `${trimmed(cups, 2)} ${Number(cups.toFixed(2)) === 1 ? 'cup' : 'cups'}`;
-  return `${trimmed(ml / ML_PER_QT, 2)} qt`;
+  if (Number(ounces.toFixed(1)) < FL_OZ_PER_CUP) return `${figure(ounces, 1, slackMl / ML_PER_FL_OZ)} fl oz`;
+  if (Number(cups.toFixed(2)) < CUPS_PER_QT) {
+    const said = figure(cups, 2, slackMl / ML_PER_CUP);
+    return `${said} ${said === '1' ? 'cup' : 'cups'}`;
+  }
+  return `${figure(ml / ML_PER_QT, 2, slackMl / ML_PER_QT)} qt`;
 }
 
 /** The published thresholds have figures of their own in °F. */
@@ -44,18 +61,26 @@ export function sayFahrenheit(celsius: number): string {
 export const toCelsius = (degrees: number, system: UnitSystem): number =>
   system === 'us' ? Math.round(((degrees - 32) * 50) / 9) / 10 : degrees;
 
-const SAY: Readonly<Record<string, (value: number) => string>> = {
-  kg: (value) => sayMass(value * 1000),
+/** Says a figure in a unit; `slack` is how far off the figure as written may be, in that unit. */
+type Say = (value: number, slack: number) => string;
+const litres: Say = (value, slack) => sayVolume(value * 1000, slack * 1000);
+
+const SAY: Readonly<Record<string, Say>> = {
+  kg: (value, slack) => sayMass(value * 1000, slack * 1000),
   g: sayMass,
   ml: sayVolume,
-  l: (value) => sayVolume(value * 1000),
-  L: (value) => sayVolume(value * 1000),
-  litre: (value) => sayVolume(value * 1000),
-  litres: (value) => sayVolume(value * 1000),
+  l: litres,
+  L: litres,
+  litre: litres,
+  litres,
   mm: (value) => `${trimmed(value / MM_PER_IN, 1)} in`,
   cm: (value) => `${trimmed((value * 10) / MM_PER_IN, 1)} in`,
   '°C': (value) => `${sayFahrenheit(value)} °F`,
 };
+
+/** Half of the last place that is ever written: whole grams and millilitres, hundredths of kilos and litres, tenths from 10; rounded twice. */
+const slackOf = (value: number, unit: string): number =>
+  unit === 'g' || unit === 'ml' ? 0.5 : value < 10 ? 0.0056 : 0.0506;
 
 const FIGURE = String.raw`[−-]?\d+(?:[.,]\d+)?`;
 /** "480 × 140 × 300 mm" first, then every figure with its unit. */
@@ -75,13 +100,14 @@ export function retell(text: string, system: UnitSystem): string {
   if (system === 'metric') return text;
   return text
     .replace(MEASURES, (_, lead: string, last: string, unit: string) => {
-      const inches = (figure: string): string =>
-        trimmed((valueOf(figure) * (unit === 'cm' ? 10 : 1)) / MM_PER_IN, 1);
+      const inches = (written: string): string =>
+        trimmed((valueOf(written) * (unit === 'cm' ? 10 : 1)) / MM_PER_IN, 1);
       return `${lead.replace(new RegExp(FIGURE, 'gu'), inches)}${inches(last)} in`;
     })
-    .replace(QUANTITY, (_, figure: string, unit: string) =>
-      (SAY[unit] as (value: number) => string)(valueOf(figure)),
-    );
+    .replace(QUANTITY, (_, written: string, unit: string) => {
+      const value = valueOf(written);
+      return (SAY[unit] as Say)(value, slackOf(value, unit));
+    });
 }
 
 /** Names the cook gave: they are sent back as they stand, so they are never said otherwise. */

@@ -72,7 +72,9 @@ function fillSays(cold: 'fridge' | 'freezer', fill: number): string {
       : `room for air; the line is at ${AIR_LINE * 100} %`;
   }
   const hours = Math.round(publishedLimitHours({ kind: 'freezer', fill, doors: 'shut' }));
-  return `without power and shut it holds about ${hours} h`;
+  return hours === 0
+    ? 'with nothing frozen in it, it holds no cold without power'
+    : `without power and shut it holds about ${hours} h`;
 }
 
 function toldOf(zone: ApplianceDrawing['zones'][number], drawing: ApplianceDrawing): string[] {

@@ -13,7 +13,7 @@ import {
   useTransition,
 } from 'react';
 import type { SecondLook } from './secondLook';
-import type { NewCommand } from './doorClient';
+import type { DoorAnswer, NewCommand } from './doorClient';
 import { DoorError } from './fetchJson';
 import type { Toast } from './Toasts';
 import type { UnitSystem } from '@/core/units/readAmount';
@@ -40,6 +40,14 @@ type Open =
   | null;
 
 const TOAST_MS = 14_000;
+
+/** What was done, in one message: both of two, the first of many. */
+function sayAnswers(answers: readonly DoorAnswer[]): string {
+  const [first, ...more] = answers;
+  if (!first) return 'Done.';
+  if (more.length === 0 || first.type === 'haul.away') return first.says;
+  return more.length === 1 ? `${first.says} ${more[0]?.says}` : `${first.says} And ${more.length} more.`;
+}
 
 /** An undo asks where the package was meanwhile, where that matters. */
 const asked = (command: NewCommand): NewCommand =>
@@ -97,12 +105,8 @@ export function DoorProvider({
       try {
         const { sendCommands } = await loadOffice();
         const answers = await sendCommands(commands.map(asked));
-        const [first] = answers;
         addToast({
-          text:
-            first && (answers.length === 1 || first.type === 'haul.away')
-              ? first.says
-              : `${answers.length} done.`,
+          text: sayAnswers(answers),
           kind: 'done',
           undo: commands.some(({ type }) => type === 'ledger.undo')
             ? []

@@ -5,7 +5,6 @@ import { useMemo, useState } from 'react';
 import type { IntakeLine } from '@/core/model/intakeLine';
 import { plainLine } from '@/core/quickline/plainLine';
 import { parseQuickLine } from '@/core/quickline/parseQuickLine';
-import type { QuickReading } from '@/core/quickline/quickLine';
 import { readHalf, withHalf } from '@/core/quickline/readHalf';
 import { readReceipt } from '@/core/quickline/readReceipt';
 import { sayAmount } from '@/core/units/sayAmount';

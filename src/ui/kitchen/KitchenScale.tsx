@@ -9,11 +9,13 @@ import { sayFahrenheit } from '@/core/units/retell';
 import type { AppliancePlan, ZonePlan } from '@/services/kitchen/kitchenPlan';
 import { useDoor } from '../door/useDoor';
 import { useUnits } from '../units/useUnits';
+import { DoorLeaf } from './draw/DoorLeaf';
 import { panelsOf, paperOf, zonesOnPaper } from './draw/panels';
 
 const HIGH_PX = 300;
 /** Letters in a drawn zone, and the least room in which its words stand whole, px. */
 const LETTERS_PX = 13.5;
+const LETTER_WIDE_PX = 7.4;
 const LEAST_HIGH_PX = 24;
 const TWO_LINES_PX = 44;
 
@@ -141,6 +143,9 @@ function ApplianceAtScale({
         onClick={() => onChoose(drawing.id)}
       >
         {panels.map((panel) => (
+          <DoorLeaf key={`${panel.key} leaf`} panel={panel} />
+        ))}
+        {panels.map((panel) => (
           <rect
             key={panel.key}
             x={panel.x}
@@ -178,6 +183,7 @@ function ApplianceAtScale({
                   <ZoneWords
                     zone={zone}
                     letters={LETTERS_PX / pxPerMm}
+                    widePx={rect.width * pxPerMm}
                     tall={rect.height * pxPerMm >= TWO_LINES_PX}
                   />
                 </foreignObject>
@@ -191,22 +197,37 @@ function ApplianceAtScale({
 }
 
 /** What one comes for: the zone's name, how cold it is, how full, and a mark when it is too warm or holds all it shall. */
-function ZoneWords({ zone, letters, tall }: { zone: ZonePlan; letters: number; tall: boolean }) {
+function ZoneWords({
+  zone,
+  letters,
+  widePx,
+  tall,
+}: {
+  zone: ZonePlan;
+  letters: number;
+  widePx: number;
+  tall: boolean;
+}) {
   const units = useUnits();
   const degrees = units === 'us' ? sayFahrenheit(zone.celsius) : String(zone.celsius).replace('-', '−');
+  const cold = `${degrees}°${zone.warm ? ' warm' : ''}`;
+  // Beside a name that fills its line the degrees have a line of their own, or none.
+  const beside = (zone.name.length + cold.length + 2) * LETTER_WIDE_PX <= widePx;
+  const coldWords = (
+    <span className={zone.warm ? 'shrink-0 font-semibold text-beet' : 'shrink-0'}>{cold}</span>
+  );
   return (
     <div
       className="flex h-full flex-col justify-between overflow-hidden leading-[1.15] text-ink"
       style={{ fontSize: letters, padding: letters / 3 }}
     >
       <span className="flex justify-between gap-[0.4em]">
-        <b className="min-w-0 font-heading font-semibold">{zone.name}</b>
-        <span className={zone.warm ? 'shrink-0 font-semibold text-beet' : 'shrink-0'}>
-          {degrees}°{zone.warm && ' warm'}
-        </span>
+        <b className={`min-w-0 font-heading font-semibold ${tall ? '' : 'truncate'}`}>{zone.name}</b>
+        {beside && coldWords}
       </span>
       {tall && (
         <span className={zone.full ? 'font-semibold text-ember-deep' : 'text-slate-deep'}>
+          {!beside && <>{coldWords} · </>}
           {zone.packages === 0 ? 'empty' : `${zone.packages} in it`}
           {zone.full && ', full'}
         </span>

@@ -10,6 +10,8 @@ const WITH_DOOR_PX = 355;
 /** How high all compartments together are drawn before their strips ask for more, px. */
 const HIGH_PX = 350;
 const LEAST_TRACK_PX = 44;
+/** A narrow zone among wider ones is drawn so wide at least. */
+const READ_PX = 92;
 
 /** Pixels an appliance needs at least, by its widest row of compartments and their doors. */
 export function wantedWidth({ compartments }: SeenAppliance): number {
@@ -38,7 +40,10 @@ export function ApplianceDrawing({ appliance }: { appliance: SeenAppliance }) {
       </header>
       <div
         className="grid flex-1 gap-0.5 bg-ink"
-        style={{ gridTemplateColumns: across(columns), gridTemplateRows: rows.map(() => 'auto').join(' ') }}
+        style={{
+          gridTemplateColumns: across(columns),
+          gridTemplateRows: rows.map((size) => (size < 60 ? '0px' : 'auto')).join(' '),
+        }}
       >
         {cells.map(({ items, column, row }) =>
           items.map((inside) => (
@@ -64,9 +69,17 @@ export function ApplianceDrawing({ appliance }: { appliance: SeenAppliance }) {
   );
 }
 
-/** Columns in the proportion of their measures; gaps of a few millimetres between compartments stay thin. */
-const across = (sizes: readonly number[]): string =>
-  sizes.map((size) => (size < 60 ? 'auto' : `minmax(0, ${size}fr)`)).join(' ');
+/**
+ * Columns in the proportion of their measures; gaps of a few millimetres between compartments stay thin.
+ *
+ * @param alone a column in which a zone has to be read, however narrow it is
+ */
+const across = (sizes: readonly number[], alone: (column: number) => boolean = () => false): string =>
+  sizes
+    .map((size, at) =>
+      size < 60 ? 'auto' : `minmax(${alone(at) && sizes.length > 1 ? READ_PX : 0}px, ${size}fr)`,
+    )
+    .join(' ');
 
 /** Rows in the proportion of their measures, higher where strips need it. */
 function down(sizes: readonly number[], pxPerMm: number): string {
@@ -101,9 +114,21 @@ function CompartmentFront({
       className={`flex flex-1 divide-ink ${doorFirst ? 'flex-row-reverse divide-x-2 divide-x-reverse' : 'divide-x-2'}`}
     >
       <Front zones={body} inside={inside} pxPerMm={pxPerMm} wide={door.length > 0} />
-      {door.length > 0 && <Front zones={door} inside={inside} pxPerMm={pxPerMm} wide={false} door />}
+      {door.length > 0 && (
+        <div className="relative flex min-w-0 flex-1 bg-line/60 p-1.5">
+          <Hinges />
+          <Front zones={door} inside={inside} pxPerMm={pxPerMm} wide={false} door />
+        </div>
+      )}
     </div>
   );
+}
+
+/** What an open door hangs on. */
+function Hinges() {
+  return ['top-[12%]', 'bottom-[12%]'].map((where) => (
+    <span key={where} aria-hidden className={`absolute -left-[5px] h-6 w-2.5 rounded-sm bg-ink ${where}`} />
+  ));
 }
 
 function Front({
@@ -123,8 +148,13 @@ function Front({
   const { columns, rows, cells } = frontGrid(outer, inside.box);
   return (
     <ul
-      className={`grid min-w-0 ${wide ? 'flex-[2.2]' : 'flex-1'}`}
-      style={{ gridTemplateColumns: across(columns), gridTemplateRows: down(rows, pxPerMm) }}
+      className={`grid min-w-0 ${wide ? 'flex-[2.2]' : 'flex-1'} ${door ? 'overflow-hidden rounded-part border border-slate bg-snow' : ''}`}
+      style={{
+        gridTemplateColumns: across(columns, (at) =>
+          cells.some(({ column: [from, to] }) => from === at + 1 && to === at + 2),
+        ),
+        gridTemplateRows: down(rows, pxPerMm),
+      }}
     >
       {cells.map(({ items, column, row }) => (
         <li
@@ -139,7 +169,7 @@ function Front({
                 key={zone.id}
                 zone={zone}
                 zones={zones}
-                room={door ? 'door' : share < 0.7 && wide ? 'tight' : wide ? 'wide' : 'narrow'}
+                room={door ? 'door' : share < (wide ? 0.7 : 0.5) ? 'tight' : wide ? 'wide' : 'narrow'}
               />
             );
           })}

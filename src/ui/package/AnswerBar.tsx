@@ -21,6 +21,8 @@ const MOST_PLAN_DAYS = 7;
 /** What is to be answered for: one package, or some that stand alike. */
 export interface Answered {
   name: string;
+  /** The foods it is about, where that is not the name: for how each was answered the last time. */
+  foods?: readonly string[];
   stage: HeadsUp;
   packages: readonly { id: string; code: string; version: number }[];
   today: string;
@@ -33,7 +35,7 @@ export interface Answered {
  * @param asked opened by its key from outside
  */
 export function AnswerBar({
-  answered: { name, stage, packages, today },
+  answered: { name, foods: ticked, stage, packages, today },
   asked,
   keys = false,
   onAsk,
@@ -48,12 +50,14 @@ export function AnswerBar({
 }) {
   const { act, busy } = useDoor();
   const [all, setAll] = useState(true);
-  const before = lastAnswer(name);
+  const foods = ticked ?? [name];
+  const [before = null, ...others] = new Set(foods.map(lastAnswer));
+  const last = others.length === 0 ? before : null;
   const meant = all ? packages : packages.slice(0, 1);
   const run = (type: string, more: Record<string, unknown> = {}): void => {
     const commands = meant.map(({ id, version }): NewCommand => ({ type, package: id, version, ...more }));
     const told = choiceOf(type, more);
-    if (told) keepAnswer(name, told);
+    if (told) for (const food of foods) keepAnswer(food, told);
     void act(...commands).then((answers) => answers && onDone());
   };
   const choose = (choice: AnswerChoice): void => {
@@ -68,7 +72,7 @@ export function AnswerBar({
   const forbidden = asked === null ? undefined : stage.forbidden[asked];
   return (
     <div className="space-y-2 pb-2">
-      {packages.length > 1 && (
+      {packages.length > 1 && !ticked && (
         <div role="group" aria-label="For how many" className="flex gap-2">
           {[true, false].map((every) => (
             <button
@@ -85,15 +89,15 @@ export function AnswerBar({
         </div>
       )}
       <div role="group" aria-label={`Answer for ${name}`} className="flex flex-wrap gap-1.5">
-        {keys && before && stage.forbidden[before] === undefined && (
+        {keys && last && stage.forbidden[last] === undefined && (
           <button
             type="button"
             className="button px-2.5"
             aria-keyshortcuts="a"
             disabled={busy}
-            onClick={() => choose(before)}
+            onClick={() => choose(last)}
           >
-            As last time: {ANSWER_WORDS[before].toLowerCase()}
+            As last time: {ANSWER_WORDS[last].toLowerCase()}
             <kbd aria-hidden className="key">
               a
             </kbd>

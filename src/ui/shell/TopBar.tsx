@@ -16,7 +16,7 @@ export function TopBar({ shell }: { shell: Pick<Shell, 'temperatures' | 'househo
           <rect width="26" height="26" rx="7" fill="var(--ink)" />
           <path d="M6 8.5h14M6 13h14M6 17.5h9" stroke="var(--ice)" strokeWidth="2.4" strokeLinecap="round" />
         </svg>
-        Orderly Frost
+        <span className="max-sm:sr-only">Orderly Frost</span>
       </Link>
       <nav
         aria-label="Places"

@@ -60,9 +60,11 @@ export function FirstOut({
   const [ticked, setTicked] = useState<ReadonlySet<string>>(new Set());
   const tickedRows = rows.filter(({ view: { id } }) => ticked.has(id));
   const tick = (id: string): void => {
-    const next = new Set(ticked);
-    if (!next.delete(id)) next.add(id);
-    setTicked(next);
+    setTicked((before) => {
+      const next = new Set(before);
+      if (!next.delete(id)) next.add(id);
+      return next;
+    });
   };
   const list = useFocusNext(rows.map(({ view: { id } }) => id).join(' '));
   const item = (row: SeenRow, tickable = false) => (

@@ -75,6 +75,7 @@ export function FirstOutRowItem({
           return;
         }
         const { currentTarget } = event;
+        if (ticked) return;
         if (event.key === 'a') {
           void import('../package/lastAnswer').then(({ lastAnswer }) => {
             const last = lastAnswer(view.food.name);
@@ -84,7 +85,7 @@ export function FirstOutRowItem({
           return;
         }
         const choice = answerOfKey(event.key);
-        if (!choice || ticked) return;
+        if (!choice) return;
         event.preventDefault();
         event.stopPropagation();
         onChoose(true);
@@ -172,6 +173,7 @@ function clickWhenThere(inside: HTMLElement, selector: string, looks = LOOKS): v
   });
 }
 
-function isField(target: EventTarget): boolean {
+/** True where keys are letters. */
+export function isField(target: EventTarget): boolean {
   return target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName);
 }

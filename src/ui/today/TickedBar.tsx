@@ -1,8 +1,10 @@
 'use client';
 
-import { useState } from 'react';
-import { ANSWER_KEYS, type AnswerChoice } from '@/core/firstout/answerChoices';
+import { useEffect, useRef, useState } from 'react';
+import type { AnswerChoice } from '@/core/firstout/answerChoices';
 import type { SeenRow } from '@/services/today/seenToday';
+import { answerOfKey } from '../package/answerOfKey';
+import { isField } from './FirstOutRowItem';
 import { AnswerBar } from '../package/AnswerBar';
 
 /** Several rows as one question: what one of them forbids, all of them do. */
@@ -23,6 +25,22 @@ function together(rows: readonly SeenRow[]): SeenRow['heads_up'] {
   };
 }
 
+/** While rows are ticked, the keys of the answers are for all of them, wherever in the list the focus is. */
+function answerTicked(event: KeyboardEvent, bar: HTMLElement): void {
+  if (event.ctrlKey || event.metaKey || event.altKey || (event.target && isField(event.target))) return;
+  const choice = answerOfKey(event.key);
+  const wanted = /^[1-9]$/.test(event.key)
+    ? `[data-digit="${event.key}"]`
+    : event.key === 'a'
+      ? '[aria-keyshortcuts=a]'
+      : choice && `[data-answer=${choice}]`;
+  const button = wanted ? bar.querySelector<HTMLElement>(wanted) : null;
+  if (!button) return;
+  event.preventDefault();
+  event.stopPropagation();
+  button.click();
+}
+
 /** The answers for all that is ticked. */
 export function TickedBar({
   rows,
@@ -35,18 +53,20 @@ export function TickedBar({
 }) {
   const [asked, setAsked] = useState<AnswerChoice | null>(null);
   const packages = rows.flatMap((row) => row.packages);
+  const bar = useRef<HTMLElement>(null);
+  useEffect(() => {
+    const section = bar.current?.parentElement;
+    const listen = (event: KeyboardEvent): void => {
+      if (bar.current) answerTicked(event, bar.current);
+    };
+    section?.addEventListener('keydown', listen);
+    return () => section?.removeEventListener('keydown', listen);
+  }, []);
   return (
     <section
       aria-label={`${rows.length} ticked`}
       className="border-b border-line bg-tape px-2 pt-2 text-tape-ink"
-      onKeyDown={(event) => {
-        const choice = (Object.keys(ANSWER_KEYS) as AnswerChoice[]).find(
-          (one) => ANSWER_KEYS[one] === event.key,
-        );
-        if (!choice || event.ctrlKey || event.metaKey || event.altKey) return;
-        event.preventDefault();
-        event.currentTarget.querySelector<HTMLElement>(`[data-answer=${choice}]`)?.click();
-      }}
+      ref={bar}
     >
       <p className="flex flex-wrap items-center justify-between gap-2">
         <b className="font-heading">
@@ -57,7 +77,14 @@ export function TickedBar({
         </button>
       </p>
       <AnswerBar
-        answered={{ name: `${rows.length} ticked`, stage: together(rows), packages, today }}
+        keys
+        answered={{
+          name: `${rows.length} ticked`,
+          foods: rows.map(({ view }) => view.food.name),
+          stage: together(rows),
+          packages,
+          today,
+        }}
         asked={asked}
         onAsk={setAsked}
         onDone={onDone}

@@ -12,7 +12,8 @@ import {
 import { changeZone, removeZone, slideEdge, withZones, zoneIn } from '@/core/kitchen/changeZone';
 import { type ApplianceDrawing, AXES, type DrawnZone, snap, SNAP_MM } from '@/core/model/drawing';
 import { Refusal } from '@/core/model/refusal';
-import { type Look, paperOf, panelsOf, zonesOnPaper } from './panels';
+import { type Look, paperOf, panelsFor, zonesOnPaper } from './panels';
+import { DoorLeaf, RIM_MM } from './DoorLeaf';
 import { sayZone } from './sayZone';
 import type { Drawing } from './useDrawing';
 import { type Grip, GripsOnPaper, ZoneOnPaper } from './ZoneOnPaper';
@@ -21,6 +22,8 @@ import { useSay } from '../../units/useSay';
 const [ACROSS, DOWN, BACK] = AXES;
 /** Two lines of words above each compartment. */
 const WORDS_PX = 42;
+/** Of the paper before it is measured, px. */
+const USUAL_PAPER = { width: 850, height: 460 };
 
 /** A change of place or size under way, as long as the pointer is down. */
 interface Drag {
@@ -99,11 +102,12 @@ export function DrawPaper({ drawing: state, look }: { drawing: Drawing; look: Lo
   const svg = useRef<SVGSVGElement>(null);
   const say = useSay();
   const [mm, setMm] = useState(2);
+  const [size, setSize] = useState(USUAL_PAPER);
   const [drag, setDrag] = useState<Drag | null>(null);
   const dragging = useRef<Drag | null>(null);
   const frame = useRef(0);
   const live = drag?.live ?? present;
-  const panels = useMemo(() => panelsOf(live, look, WORDS_PX * mm), [live, look, mm]);
+  const panels = useMemo(() => panelsFor(live, look, WORDS_PX * mm, size), [live, look, mm, size]);
   const paper = useMemo(() => paperOf(panels, WORDS_PX * mm), [panels, mm]);
   const zones = useMemo(() => zonesOnPaper(live, panels, look), [live, panels, look]);
   const byId = useMemo(() => new Map(live.zones.map((zone) => [zone.id, zone])), [live]);
@@ -114,6 +118,11 @@ export function DrawPaper({ drawing: state, look }: { drawing: Drawing; look: Lo
     const measure = (): void => {
       const scale = Math.min(element.clientWidth / paper.width, element.clientHeight / paper.height);
       if (scale > 0) setMm((before) => (Math.abs(before - 1 / scale) < 0.01 ? before : 1 / scale));
+      const { clientWidth: width, clientHeight: height } = element;
+      if (width > 0 && height > 0)
+        setSize((before) =>
+          before.width === width && before.height === height ? before : { width, height },
+        );
     };
     measure();
     const watch = new ResizeObserver(measure);
@@ -222,6 +231,7 @@ export function DrawPaper({ drawing: state, look }: { drawing: Drawing; look: Lo
       </defs>
       {panels.map((panel) => (
         <g key={panel.key}>
+          <DoorLeaf panel={panel} />
           <rect
             x={panel.x}
             y={panel.y}
@@ -235,7 +245,7 @@ export function DrawPaper({ drawing: state, look }: { drawing: Drawing; look: Lo
           />
           <svg
             x={panel.x}
-            y={panel.y - WORDS_PX * mm}
+            y={panel.y - RIM_MM - WORDS_PX * mm}
             width={panel.width + 40}
             height={WORDS_PX * mm}
             aria-hidden

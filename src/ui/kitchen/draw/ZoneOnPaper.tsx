@@ -28,6 +28,23 @@ interface Props {
 
 const WORD_PX = 15;
 const GRIP_PX = 14;
+/** Of the letters' height, about. */
+const LETTER_WIDE = 0.56;
+/** Room for what marks a drawer or a rack, at the foot. */
+const MARK_PX = 14;
+
+/** A name in the lines it takes in so many letters; a word that is longer still is written smaller. */
+function fitName(name: string, letters: number): { lines: string[]; size: number } {
+  if (name.length <= letters) return { lines: [name], size: 1 };
+  const lines = name.split(' ').reduce<string[]>((all, word) => {
+    const last = all.at(-1);
+    return last !== undefined && last.length + word.length < letters
+      ? [...all.slice(0, -1), `${last} ${word}`]
+      : [...all, word];
+  }, []);
+  const longest = Math.max(...lines.map(({ length }) => length));
+  return { lines, size: Math.min(1, Math.max(0.7, letters / longest)) };
+}
 
 /** One zone on the paper: a box with its name and measures; choose it to take hold of its edges. */
 export const ZoneOnPaper = memo(function ZoneOnPaper(props: Props) {
@@ -36,6 +53,10 @@ export const ZoneOnPaper = memo(function ZoneOnPaper(props: Props) {
   const line = WORD_PX * mm;
   // Words that nobody could read are not drawn; they would cost every frame of a drag.
   const readable = height > line && width > 2 * line;
+  const words = readable
+    ? fitName(name, (width / mm - 10) / (WORD_PX * LETTER_WIDE))
+    : { lines: [], size: 1 };
+  const measured = height > line * (words.lines.length + 1.2) + MARK_PX * mm;
   return (
     <g opacity={ghost ? 0.3 : 1} style={ghost ? { pointerEvents: 'none' } : undefined}>
       <g
@@ -64,18 +85,28 @@ export const ZoneOnPaper = memo(function ZoneOnPaper(props: Props) {
         <KindMark {...{ kind, x, y, width, height, mm }} />
         {readable && (
           <svg x={x} y={y} width={width} height={height} aria-hidden className="pointer-events-none">
-            <text
-              x={6 * mm}
-              y={line * 1.15}
-              fontSize={line}
-              fill="var(--ink)"
-              className="font-heading font-semibold"
-            >
-              {name}
-            </text>
-            <text x={6 * mm} y={line * 2.35} fontSize={line * 0.93} fill="var(--slate-deep)">
-              <Said>{`${Math.round(width)} × ${Math.round(height)} mm`}</Said>
-            </text>
+            {words.lines.map((said, at) => (
+              <text
+                key={said}
+                x={6 * mm}
+                y={line * (1.15 + at * 1.1)}
+                fontSize={line * words.size}
+                fill="var(--ink)"
+                className="font-heading font-semibold"
+              >
+                {said}
+              </text>
+            ))}
+            {measured && (
+              <text
+                x={6 * mm}
+                y={line * (1.2 + words.lines.length * 1.1)}
+                fontSize={line * 0.93}
+                fill="var(--slate-deep)"
+              >
+                <Said>{`${Math.round(width)} × ${Math.round(height)} mm`}</Said>
+              </text>
+            )}
           </svg>
         )}
       </g>
@@ -154,8 +185,8 @@ function KindMark({
           strokeWidth={2}
           x1={x}
           x2={x + width}
-          y1={y + height * 0.66}
-          y2={y + height * 0.66}
+          y1={y + height - Math.min(height * 0.25, 9 * mm)}
+          y2={y + height - Math.min(height * 0.25, 9 * mm)}
         />
       );
     case 'tray':

@@ -15,6 +15,8 @@ export interface Panel {
   y: number;
   width: number;
   height: number;
+  /** On which side an open door hangs; `null`: it is no door. */
+  hinge: 'left' | 'right' | null;
 }
 
 /** A rectangle on the paper, mm. */
@@ -25,7 +27,10 @@ export interface Rect {
   height: number;
 }
 
-const GAP_MM = 50;
+/** Between a body and its open door, mm. */
+export const GAP_MM = 50;
+/** Around everything, mm: an open door's leaf stands out a little. */
+const MARGIN_MM = 26;
 
 /**
  * Where compartments and doors stand on the paper: from the front as they are, from above one below the other.
@@ -49,6 +54,7 @@ export function panelsOf({ compartments, name }: ApplianceDrawing, look: Look, w
         y: top,
         width: inside.widthMm,
         height: inside.depthMm,
+        hinge: null,
       };
     });
   }
@@ -67,10 +73,12 @@ export function panelsOf({ compartments, name }: ApplianceDrawing, look: Look, w
       y: inside.yMm + levels.indexOf(inside.yMm) * words,
       width: inside.widthMm,
       height: inside.heightMm,
+      hinge: null,
     };
     if (inside.doorMm <= 0) return [body];
-    const x = leftDoors.includes(inside) ? 0 : body.x + body.width + GAP_MM;
-    return [body, { ...body, key: `${inside.id} door`, side: 'door', title: `${body.title} door`, x }];
+    const hinge = leftDoors.includes(inside) ? 'right' : 'left';
+    const x = hinge === 'right' ? 0 : body.x + body.width + GAP_MM;
+    return [body, { ...body, key: `${inside.id} door`, side: 'door', title: `${body.title} door`, x, hinge }];
   });
 }
 
@@ -78,7 +86,38 @@ export function panelsOf({ compartments, name }: ApplianceDrawing, look: Look, w
 export function paperOf(panels: readonly Panel[], words: number): Rect {
   const right = Math.max(100, ...panels.map(({ x, width }) => x + width));
   const foot = Math.max(100, ...panels.map(({ y, height }) => y + height));
-  return { x: -10, y: -10 - words, width: right + 20, height: foot + 20 + words };
+  const around = 2 * MARGIN_MM;
+  return { x: -MARGIN_MM, y: -MARGIN_MM - words, width: right + around, height: foot + around + words };
+}
+
+/** The same panels in one row, each compartment with its door, for paper that is wider than the appliance. */
+function inARow(panels: readonly Panel[]): Panel[] {
+  let x = 0;
+  const ids = [...new Set(panels.map(({ compartmentId }) => compartmentId))];
+  return ids.flatMap((id) => {
+    const mine = panels.filter(({ compartmentId }) => compartmentId === id).sort((a, b) => a.x - b.x);
+    return mine.map((panel): Panel => {
+      const laid = { ...panel, x, y: 0 };
+      x += panel.width + (panel === mine.at(-1) ? 2 * GAP_MM : GAP_MM);
+      return laid;
+    });
+  });
+}
+
+/** One above the other as they stand, or in a row: whichever is drawn clearly larger on paper of this size, px. */
+export function panelsFor(
+  drawing: ApplianceDrawing,
+  look: Look,
+  words: number,
+  size: { width: number; height: number },
+): Panel[] {
+  const standing = panelsOf(drawing, look, words);
+  const row = inARow(standing);
+  const mmOf = (panels: readonly Panel[]): number => {
+    const paper = paperOf(panels, words);
+    return Math.max(paper.width / size.width, paper.height / size.height);
+  };
+  return mmOf(row) < 0.8 * mmOf(standing) ? row : standing;
 }
 
 /** Where a box of a panel stands on the paper. Seen from above the front is at the foot. */
