@@ -193,3 +193,43 @@ test('what cannot be is told plainly: too many packs, raw meat in a used bag, wh
   await expect(other.getByRole('button', { name: 'Begin the haul' })).toBeVisible({ timeout: 15_000 });
   await other.close();
 });
+
+test('a line typed while the haul is being begun, its own food and its half all reach the bench; what was read wrong is corrected there', async ({
+  page,
+}) => {
+  await page.goto('/haul');
+  const quick = page.getByRole('textbox', { name: 'Quick line: what came in' });
+  await page.getByRole('button', { name: 'Begin the haul' }).click();
+  await quick.fill('medlar cheese 900 g, half freeze');
+  // The food is made by its likeness; the half is not lost on the way.
+  await page
+    .getByRole('button', { name: /^medlar cheese, kept like/i })
+    .first()
+    .click();
+  await expect(quick).toHaveValue(/like .*, half freeze$/);
+  await quick.press('Enter');
+  await expect(lineOf(page, 'Medlar cheese')).toBeVisible();
+  await expect
+    .poll(async () => (await readBench(page)).lines.map(({ parts }) => parts.map(({ goes }) => goes)))
+    .toEqual([['fridge', 'freezer']]);
+
+  await chooseLine(page, 'Medlar cheese');
+  await page.getByRole('button', { name: 'Correct' }).click();
+  const amount = page.getByRole('textbox', { name: 'Came in, in all' });
+  await amount.fill('2 l');
+  await expect(page.getByText('“l” does not measure it')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'That is right' })).toBeDisabled();
+  await amount.fill('1.2 kg');
+  await page.getByLabel('Its words').selectOption('best before');
+  await page.getByLabel('The date').fill('2030-01-31');
+  await page.getByRole('button', { name: 'That is right' }).click();
+  await expect(page.getByRole('heading', { name: 'Medlar cheese, 1.2 kg' })).toBeVisible();
+  await expect
+    .poll(async () => {
+      const [line] = (await readBench(page)).lines;
+      return [line?.amount, line?.parts.flatMap(({ amounts }) => amounts).reduce((sum, one) => sum + one, 0)];
+    })
+    .toEqual([1200, 1200]);
+  await page.reload();
+  await expect(lineOf(page, 'Medlar cheese')).toContainText('1.2 kg');
+});

@@ -16,7 +16,7 @@ import {
   VESSEL_WORDS,
 } from './quickWords';
 import { findFoodRun, type FoodRun, isShopWord, readFoodWords, askWhich, wordsOf } from './readFoodWords';
-import { settleAmount } from './settleAmount';
+import { settleAmount, type SettledAmount } from './settleAmount';
 
 /** Words that mean something else in the line, unless they are all there is of the food. */
 function isDetail({ lower }: QuickToken): boolean {
@@ -177,6 +177,14 @@ function boughtFrozen(draft: QuickDraft, from: number): boolean {
   return draft.tokens[from - 1]?.lower === 'frozen' && draft.line.frozenOn === draft.vocabulary.today;
 }
 
+/** Minor units for the whole line. A price of a measure it is not counted in stands as it was told. */
+function wholePrice({ line: { priceMinor }, priceFor }: QuickDraft, settled: SettledAmount): number | null {
+  if (priceMinor === null || priceFor === null) return priceMinor;
+  const { amount, unit, packs } = settled;
+  if (priceFor === 'each') return priceMinor * (packs > 1 ? packs : unit === 'pc' ? Math.ceil(amount) : 1);
+  return priceFor.unit === unit ? Math.round((priceMinor * amount) / priceFor.amount) : priceMinor;
+}
+
 /**
  * Reads one typed line, its parts in any order: the food, amount or counts, packs, form, wrap, price, place, printed date,
  * what happened and when, for or from whom. Never throws; what is not understood, and what may mean two things, comes
@@ -276,6 +284,7 @@ export function parseQuickLine<F extends NamedFood & Partial<Pick<Food, 'group' 
     ownFood,
     line: {
       ...draft.line,
+      priceMinor: wholePrice(draft, settled),
       packs: settled.packs,
       food: ownFood?.name ?? food.id,
       // A slip of the pen does not go onto the label.

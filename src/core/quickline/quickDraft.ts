@@ -40,6 +40,8 @@ export class QuickDraft {
   /** A slash told how the whole is split: packs, the size of one, or people a pack feeds. */
   split: { packs: number } | { size: number; unit: AmountUnit } | { people: number } | null = null;
   readonly notes: string[] = [];
+  /** The price is for one pack or piece, or for so much of it; `null`: for the whole line. */
+  priceFor: 'each' | { amount: number; unit: AmountUnit } | null = null;
   /** The cook says whether it is a leftover. */
   leftover = false;
   line: Omit<IntakeLine, 'food' | 'called' | 'amount' | 'unit' | 'start' | 'note'> = {

@@ -1,7 +1,7 @@
 import type { CounterItem } from '@/services/haul/counter';
 import Link from 'next/link';
 import { CounterChip } from './CounterChip';
-import { sayMinutes } from './sayMinutes';
+import { MinutesLeft } from './MinutesLeft';
 import { QuickLine } from '../quickline/QuickLine';
 
 /** Always in sight at the bottom: what is out of the cold with its minutes, and the quick line. */
@@ -22,17 +22,17 @@ export function CounterStrip({
       aria-label="Counter"
       className="fixed inset-x-0 bottom-0 z-40 flex items-center gap-2 bg-strip px-3 py-2 text-[#fbfdfc] sm:gap-4 sm:px-6"
     >
-      <h2 className="hidden shrink-0 text-base sm:block">On the counter</h2>
+      <h2 className="hidden shrink-0 text-base lg:block">On the counter</h2>
       {clear ? (
-        <p className="hidden flex-1 text-[0.95rem] text-[#c6d6d4] sm:block">
+        <p className="hidden flex-1 text-[0.95rem] text-[#c6d6d4] lg:block">
           clear; nothing stands out of the cold
         </p>
       ) : (
-        // On a phone one chip tells how many stand out and how long the first may; it unfolds the rest.
-        <details className="group min-w-0 shrink-0 sm:hidden">
+        // On a phone, or enlarged, one chip tells how many stand out and how long the first may; it unfolds the rest.
+        <details className="group min-w-0 shrink-0 lg:hidden">
           <summary className="flex min-h-11 cursor-pointer list-none items-center gap-2 rounded-part bg-strip-chip px-3 text-[0.95rem] whitespace-nowrap">
             {sayOut(items.length, bench?.lines ?? 0)}
-            {least !== null && <b className="font-heading text-base text-[#f3d188]">{sayMinutes(least)}</b>}
+            {least !== null && <MinutesLeft minutes={least} />}
           </summary>
           <div className="absolute inset-x-0 bottom-full max-h-[60dvh] overflow-y-auto bg-strip px-3 py-2">
             <Chips items={items} bench={bench} />
@@ -40,7 +40,7 @@ export function CounterStrip({
         </details>
       )}
       {!clear && (
-        <div className="hidden min-w-0 flex-1 overflow-x-auto sm:block">
+        <div className="hidden min-w-0 flex-1 overflow-x-auto lg:block">
           <Chips items={items} bench={bench} />
         </div>
       )}
@@ -65,9 +65,7 @@ function Chips({ items, bench }: Pick<Parameters<typeof CounterStrip>[0], 'items
             className="flex min-h-11 items-center gap-2 rounded-part bg-strip-chip px-3 text-[0.95rem] whitespace-nowrap"
           >
             {bench.lines} on the bench
-            {bench.minutes_left !== null && (
-              <b className="font-heading text-base text-[#f3d188]">{sayMinutes(bench.minutes_left)}</b>
-            )}
+            {bench.minutes_left !== null && <MinutesLeft minutes={bench.minutes_left} />}
           </Link>
         </li>
       )}

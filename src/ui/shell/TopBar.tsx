@@ -20,7 +20,7 @@ export function TopBar({ shell }: { shell: Pick<Shell, 'temperatures' | 'househo
       </Link>
       <nav
         aria-label="Places"
-        className="order-last -mx-1 flex w-full justify-between sm:order-none sm:w-auto sm:gap-1"
+        className="order-last -mx-1 flex w-full justify-between sm:justify-start sm:gap-1 lg:order-none lg:w-auto"
       >
         {PLACES.map(({ href, name }) => (
           <Link
