@@ -27,6 +27,8 @@ export const test = base.extend({
       await page
         .context()
         .addCookies([{ name: 'orderly-frost-household', value: String(here), url: baseURL }]);
+    const errors: string[] = [];
+    page.on('pageerror', ({ message }) => errors.push(message));
     const goto = page.goto.bind(page);
     const reload = page.reload.bind(page);
     page.goto = async (...told) => {
@@ -40,5 +42,7 @@ export const test = base.extend({
       return response;
     };
     await use(page);
+    // Nothing breaks behind what is seen: no page may throw while it wakes or works.
+    expect(errors).toEqual([]);
   },
 });

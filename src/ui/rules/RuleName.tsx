@@ -14,7 +14,7 @@ export function RuleName({ rule }: { rule: string }) {
   if (!words) return <>{rule}</>;
   const [title, says, source] = words;
   return (
-    <Popover className="inline-block">
+    <Popover as="span" className="inline-block">
       <PopoverButton className="-m-2 inline-flex min-h-11 min-w-11 cursor-pointer items-center justify-center p-2 text-deep underline underline-offset-4">
         {rule}
       </PopoverButton>

@@ -30,6 +30,8 @@ const WORD_PX = 15;
 const GRIP_PX = 14;
 /** Of the letters' height, about. */
 const LETTER_WIDE = 0.56;
+/** Room for a zone's measures, on one line. */
+const MEASURES_PX = 112;
 /** Room for what marks a drawer or a rack, at the foot. */
 const MARK_PX = 14;
 
@@ -56,7 +58,7 @@ export const ZoneOnPaper = memo(function ZoneOnPaper(props: Props) {
   const words = readable
     ? fitName(name, (width / mm - 10) / (WORD_PX * LETTER_WIDE))
     : { lines: [], size: 1 };
-  const measured = height > line * (words.lines.length + 1.2) + MARK_PX * mm;
+  const measured = width > MEASURES_PX * mm && height > line * (words.lines.length + 1.2) + MARK_PX * mm;
   return (
     <g opacity={ghost ? 0.3 : 1} style={ghost ? { pointerEvents: 'none' } : undefined}>
       <g
