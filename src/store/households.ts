@@ -264,6 +264,7 @@ const OF_HOUSEHOLD = [
   'haul',
   'learned_code',
   'passing',
+  'old_code',
   'package',
   'lot',
   'command',

@@ -1,4 +1,5 @@
 import { firstOutKey } from '@/core/firstout/firstOutKey';
+import { readPackageCode } from '@/core/labels/readPackageCode';
 import type { Lot, Package } from '@/core/model/package';
 import { fromJson, type Sql, toSqlInstant } from './database';
 
@@ -31,17 +32,21 @@ export const lockPackages = (sql: Sql, householdId: number, ids: readonly string
 export const readPackages = (sql: Sql, householdId: number, ids: readonly string[]) =>
   packagesById(sql, householdId, ids, '');
 
+/** The package that carries a code as it was typed or scanned, or carried it before it was relabelled. */
 export async function readPackageByCode(
   sql: Sql,
   householdId: number,
-  code: string,
+  typed: string,
 ): Promise<Package | null> {
+  const codes = [typed.trim().toUpperCase(), readPackageCode(typed)];
   const [row] = await sql.rows<{ image: unknown }>(
     `SELECT image
        FROM package
       WHERE household_id = :householdId
-        AND code = :code`,
-    { householdId, code },
+        AND id = COALESCE(
+              (SELECT id FROM package WHERE household_id = :householdId AND code IN (:codes) LIMIT 1),
+              (SELECT package_id FROM old_code WHERE household_id = :householdId AND code IN (:codes) LIMIT 1))`,
+    { householdId, codes },
   );
   return row ? toPackage(row) : null;
 }
@@ -248,7 +253,8 @@ export async function addPackages(
 export async function putPackage(sql: Sql, householdId: number, stored: StoredPackage): Promise<void> {
   await sql.run(
     `UPDATE package
-        SET here = :here,
+        SET code = :code,
+            here = :here,
             amount = :amount,
             zone_id = :zoneId,
             counter_since = :counterSince,
@@ -274,6 +280,13 @@ export async function putPackage(sql: Sql, householdId: number, stored: StoredPa
     columnsOf(householdId, stored),
   );
   await putPassings(sql, householdId, stored.image);
+  for (const code of stored.image.oldCodes ?? []) {
+    await sql.run(
+      `INSERT IGNORE INTO old_code (household_id, code, package_id)
+       VALUES (:householdId, :code, :id)`,
+      { householdId, code, id: stored.image.id },
+    );
+  }
 }
 
 /** Keeps the dates that passed unanswered beside the package, for counting. */

@@ -91,7 +91,7 @@ test('a newcomer draws a side by side with 12 zones by pointer; what does not fi
   // A drag onto a neighbour is refused, and the zone goes back.
   await drag(page, zone(page, 'Top shelf'), 0, 30);
   await expect(status(page)).toHaveText(/^Top shelf and Middle shelf( 2)? overlap by \d+ mm/);
-  expect(await numberIn(page, 'From top')).toBe(0);
+  expect(await numberIn(page, 'From top, mm')).toBe(0);
   // So is a measure that the compartment does not have; what was typed stays to be mended.
   await page.getByLabel('Wide, mm').fill('470');
   await page.getByLabel('Wide, mm').press('Enter');
@@ -135,7 +135,7 @@ test('a chest with 6 baskets by pointer, from the side and from above', async ({
   const deep = await numberIn(page, 'Deep, mm');
   await drag(page, page.locator('[data-grip="bottom"]'), 0, -40);
   expect(await numberIn(page, 'Deep, mm')).toBeLessThan(deep);
-  expect(await numberIn(page, 'From front')).toBeGreaterThan(0);
+  expect(await numberIn(page, 'From front, mm')).toBeGreaterThan(0);
   await expectAccessible(page);
   await choice(page, 'Seen from').selectOption('front');
   await saveAndReopen(page, 'Attic chest', click);

@@ -16,7 +16,7 @@ test('a part of a closed pack: its opened date, in words, and where it may go', 
   const { code } = packages.find((one: { opened: boolean }) => !one.opened);
   await page.goto(`/p/${code}`);
   await page.getByRole('button', { name: 'Take part' }).click();
-  await page.getByLabel('How much, in g?').fill('100');
+  await page.getByLabel('How much?').fill('100');
   await expect(page.getByText('What stays counts as opened today.')).toBeVisible();
   await page.getByRole('button', { name: 'Take it' }).click();
   await expect(toast(page, 'what stays is open now, use by')).toBeVisible();

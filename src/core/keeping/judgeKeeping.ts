@@ -13,6 +13,7 @@ import {
   USUAL_CONDITIONS,
 } from '../model/history';
 import { governingOf, type KeepingCase, type KeepingState, noteRule } from './keepingState';
+import { joinedDates } from './joinedDates';
 import { movedDates } from './movedDates';
 import { openedDates } from './openedDates';
 import { printedDates } from './printedDates';
@@ -41,6 +42,8 @@ export interface Keeping {
   celsius: number;
   /** Minutes out of the cold so far (K10). */
   counterMinutes: number;
+  /** Days of safety remembered while it is frozen (K6); `null`: none are. */
+  daysRemembered: number | null;
   trail: TrailLine[];
 }
 
@@ -150,6 +153,9 @@ function tell(state: KeepingState, kase: KeepingCase, event: HistoryEvent): Keep
     case 'topped-up':
       toppedUpDates(state, kase, event);
       break;
+    case 'joined':
+      joinedDates(state, kase, event);
+      break;
     case 'washed':
       washedDates(state, on, event.dried);
       break;
@@ -200,6 +206,7 @@ export function judgeKeeping(
     condemned: state.condemned,
     celsius: state.celsius,
     counterMinutes: state.counterMinutes,
+    daysRemembered: state.daysRemembered,
     trail: state.trail,
   };
 }

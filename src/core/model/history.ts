@@ -59,6 +59,17 @@ export type HistoryEvent =
   | { did: 'counter'; on: CalendarDate; minutes: number; hot?: boolean; soft?: boolean }
   /** More went into a pot (K11): `content` is the day what was added began, `full` that its cap is reached. */
   | { did: 'topped-up'; on: CalendarDate; content: CalendarDate; full?: boolean }
+  /** Something like it was put together with it, or it was packed anew: what that was dated (K11). */
+  | {
+      did: 'joined';
+      on: CalendarDate;
+      startOn: CalendarDate;
+      useBy: CalendarDate | null;
+      bestBy: CalendarDate;
+      minutes: number;
+      days: number | null;
+      anew?: boolean;
+    }
   /** Washed before it was put away; `dried` well or not. */
   | { did: 'washed'; on: CalendarDate; dried: boolean };
 

@@ -16,7 +16,14 @@ export const DISCARD_REASONS = [
 export type DiscardReason = (typeof DISCARD_REASONS)[number];
 
 /** How a package left the store. */
-export type GoneHow = 'taken' | 'discarded' | 'given' | 'composted' | 'cooked' | 'undone';
+export type GoneHow = 'taken' | 'discarded' | 'given' | 'composted' | 'cooked' | 'merged' | 'lost' | 'undone';
+
+/** Whose it is; with `handsOff` nobody takes it without being asked, until that day where one is named. */
+export interface KeptFor {
+  whose: string;
+  on: CalendarDate | null;
+  handsOff: boolean;
+}
 
 /** One labelled thing, whole: what the ledger keeps as before- and after-image. */
 export interface Package {
@@ -59,6 +66,10 @@ export interface Package {
   answer: Answer | null;
   /** Governing dates that went by with no answer, for the count of what passed unseen. */
   unanswered: CalendarDate[];
+  /** Codes it had before it was relabelled: they still find it. */
+  oldCodes?: string[];
+  /** Whose it is, or for whom and when it is kept; none: everybody's. */
+  keptFor?: KeptFor | null;
   /** A pot's cap in its unit: reached, it says "use me" (K11). */
   cap: number | null;
   gone: { how: GoneHow; on: CalendarDate; reason: DiscardReason | null } | null;

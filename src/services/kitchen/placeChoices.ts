@@ -31,7 +31,7 @@ export async function readPlaceChoices(
   }
   const context = await viewContext();
   const { household, reference, today } = context;
-  const found = await readPackageByCode(sql(), household.id, code.toUpperCase());
+  const found = await readPackageByCode(sql(), household.id, code);
   const food = found && reference.byId.get(found.foodId);
   if (!found || !food || found.gone) {
     throw new Problem(404, 'not-found', `No package in the store carries the code ${code.slice(0, 12)}.`);

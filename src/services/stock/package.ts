@@ -27,7 +27,7 @@ export interface PackageDetail extends PackageView {
 export async function readPackage(code: string): Promise<PackageDetail> {
   const context = await viewContext();
   const { household, reference } = context;
-  const found = await readPackageByCode(sql(), household.id, code.toUpperCase());
+  const found = await readPackageByCode(sql(), household.id, code);
   if (!found || found.gone?.how === 'undone') {
     throw new Problem(404, 'not-found', `No package carries the code ${code.toUpperCase().slice(0, 12)}.`);
   }

@@ -44,7 +44,7 @@ export async function readStockPage(query: StockQuery): Promise<StockView> {
     countOutside(sql(), household.id),
   ]);
   const total = [...fills.values()].reduce((sum, { packages }) => sum + packages, outside);
-  const byCode = words === '' ? null : await readPackageByCode(sql(), household.id, words.toUpperCase());
+  const byCode = words === '' ? null : await readPackageByCode(sql(), household.id, words);
   if (byCode && byCode.gone === null) {
     return { packages: [toPackageView(byCode, context)], total, next: null, today };
   }

@@ -85,7 +85,7 @@ function toWhatIf(found: Package, context: HouseholdContext): WhatIfView[] {
 /** GET /api/v1/packages/{code}/what-if. @throws Problem 404 */
 export async function readWhatIf(code: string): Promise<{ code: string; choices: WhatIfView[] }> {
   const context = await viewContext();
-  const found = await readPackageByCode(sql(), context.household.id, code.toUpperCase());
+  const found = await readPackageByCode(sql(), context.household.id, code);
   if (!found || found.gone) {
     throw new Problem(
       404,

@@ -39,6 +39,18 @@ export function secondLook(error: unknown, commands: readonly NewCommand[]): Sec
         says,
         choices: [again('Put it there all the same', { anyway: true })],
       };
+    case 'promised':
+      return {
+        title: 'It is kept for somebody',
+        says,
+        choices: [again('Take it all the same', { promised: true })],
+      };
+    case 'looser':
+      return {
+        title: 'That makes it keep longer',
+        says,
+        choices: [again('I looked twice: it is so', { sure: true }, true)],
+      };
     case 'reading':
       return { title: 'Is that reading right?', says, choices: [again('Yes, it is so', { sure: true })] };
     case 'meanwhile':

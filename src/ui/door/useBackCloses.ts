@@ -13,30 +13,32 @@ let timer: ReturnType<typeof setTimeout> | undefined;
 /** A panel that closes while another opens keeps the entry. */
 const SETTLE_MS = 30;
 
+function push(): void {
+  if (leaving || panels.length === 0 || pushedAt !== null) return;
+  pushedAt = window.location.href;
+  window.history.pushState(window.history.state, '');
+}
+
 function settle(): void {
   clearTimeout(timer);
   timer = setTimeout(() => {
-    if (leaving) return;
-    if (panels.length > 0 && pushedAt === null) {
-      pushedAt = window.location.href;
-      window.history.pushState(window.history.state, '');
-    } else if (panels.length === 0 && pushedAt !== null) {
-      // Where one went elsewhere from the panel, the way back leads over the page below.
-      leaving = pushedAt === window.location.href;
-      pushedAt = null;
-      if (leaving) window.history.back();
-    }
+    if (leaving || panels.length > 0 || pushedAt === null) return;
+    // Where one went elsewhere from the panel, the way back leads over the page below.
+    leaving = pushedAt === window.location.href;
+    pushedAt = null;
+    if (leaving) window.history.back();
   }, SETTLE_MS);
 }
 
 function onBack(event: PopStateEvent): void {
-  if (leaving) leaving = false;
-  else if (pushedAt === window.location.href) panels.at(-1)?.();
-  else return;
+  const ours = leaving;
+  if (!ours && pushedAt !== window.location.href) return;
+  leaving = false;
   pushedAt = null;
   // The page below never went away: its router need not fetch it again.
   event.stopImmediatePropagation();
-  settle();
+  if (!ours) panels.at(-1)?.();
+  if (panels.length > (ours ? 0 : 1)) push();
 }
 
 /** While the panel is open, Back closes it instead of leaving the page. */
@@ -46,7 +48,7 @@ export function useBackCloses(onClose: () => void): void {
     const mine = (): void => close();
     window.addEventListener('popstate', onBack, true);
     panels.push(mine);
-    settle();
+    push();
     return () => {
       panels.splice(panels.indexOf(mine), 1);
       settle();

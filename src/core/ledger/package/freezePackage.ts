@@ -28,7 +28,12 @@ export function freezePackage(command: OnPackage & Placing & { zone: string }, w
     },
   );
   return [
-    { type: 'package.frozen', before, after, says: `Froze ${before.called} ${before.code} in ${zone.name}.` },
+    {
+      type: 'package.frozen',
+      before,
+      after,
+      says: `${again ? 'Froze again' : 'Froze'} ${before.called} ${before.code} in ${zone.name}.`,
+    },
   ];
 }
 

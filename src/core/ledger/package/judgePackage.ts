@@ -29,8 +29,31 @@ export function judgePackage(
   const today = later(world.today, last ?? world.today);
   const conditions = { ...conditionsOf(undated, food, world.caution), recorded };
   const keeping = judgeKeeping(food, undated.history, today, conditions);
-  const { governing, ...dates } = keeping;
+  const { governing, daysRemembered: _days, ...dates } = keeping;
   return { ...undated, ...dates, governingDate: governing.date, governingKind: governing.kind };
+}
+
+/** What a package brings into another it is put together with (K11): its dates, minutes, and the days it would have once thawed. */
+export function joiningOf(
+  found: Package,
+  world: Pick<JudgingWorld, 'today' | 'food' | 'caution'>,
+): Extract<HistoryEvent, { did: 'joined' }> {
+  const food = world.food(found.foodId);
+  const last = found.history.at(-1)?.on ?? world.today;
+  const { daysRemembered } = judgeKeeping(food, found.history, later(world.today, last), {
+    ...conditionsOf(found, food, world.caution),
+    recorded: found.history.length,
+  });
+  const { startOn, useBy, bestBy, counterMinutes } = found;
+  return {
+    did: 'joined',
+    on: world.today,
+    startOn,
+    useBy,
+    bestBy,
+    minutes: counterMinutes,
+    days: daysRemembered,
+  };
 }
 
 /**

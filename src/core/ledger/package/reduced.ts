@@ -11,6 +11,8 @@ export interface Taking {
   version: number;
   amount: number | null;
   pieces?: Pieces | null;
+  /** What is kept for somebody is taken all the same. */
+  promised?: boolean;
 }
 
 /**

@@ -1,6 +1,7 @@
 import { Refusal } from '../../model/refusal';
 import { sayPlainDate } from '../../calendar/sayDate';
 import type { LedgerEvent, Package } from '../../model/package';
+import { refusePromised } from './kept';
 import { whyUnfit } from './whyUnfit';
 import { presentPackage } from './presentPackage';
 import type { World } from '../../model/world';
@@ -34,6 +35,7 @@ export function takePackage(
   const before = presentPackage(world, command.package, command.version);
   const unfit = whyUnfit(before, world);
   if (unfit) throw new Refusal(unfit.rule, unfit.says);
+  refusePromised(before, command.promised, world);
   const after = reduced(before, command, how, null, world);
   const { type, word } = LEAVING[how];
   return [

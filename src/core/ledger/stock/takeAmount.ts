@@ -7,6 +7,7 @@ import type { JudgingWorld } from '../package/judgePackage';
 import type { LedgerEvent, Package } from '../../model/package';
 import type { Pieces } from '../package/partOpens';
 import { takePackage } from '../package/takePackage';
+import { isHandsOff, sayKept } from '../package/kept';
 import { whyUnfit } from '../package/whyUnfit';
 import type { World } from '../../model/world';
 import type { CommandKind } from '../../model/command';
@@ -25,7 +26,21 @@ const CUT = [
   'bread-bake',
 ];
 
-function toAllocated(found: Package, world: JudgingWorld, hours: number | null): AllocatedPackage {
+/** Why it is not taken now: not for eating, or kept for somebody. */
+function whyNot(found: Package, world: JudgingWorld, promised: boolean): string | null {
+  const unfit = whyUnfit(found, world)?.says;
+  if (unfit !== undefined) return unfit;
+  return !promised && isHandsOff(found, world.today) && found.keptFor
+    ? `it is kept ${sayKept(found.keptFor)}`
+    : null;
+}
+
+function toAllocated(
+  found: Package,
+  world: JudgingWorld,
+  hours: number | null,
+  promised: boolean,
+): AllocatedPackage {
   return {
     id: found.id,
     code: found.code,
@@ -37,7 +52,7 @@ function toAllocated(found: Package, world: JudgingWorld, hours: number | null):
     governingKind: found.governingKind,
     firstOut: firstOutKey(found),
     cuts: CUT.includes(world.food(found.foodId).group),
-    unfit: whyUnfit(found, world)?.says ?? null,
+    unfit: whyNot(found, world, promised),
     thawHours:
       hours === null || found.state !== 'frozen' ? 0 : planningThawHours(found, world.food(found.foodId)),
   };
@@ -49,6 +64,8 @@ export interface AmountWanted {
   unit: AmountUnit;
   /** When the meal is, ISO 8601; `null`: nobody said. */
   by: string | null;
+  /** What is kept for somebody counts too. */
+  promised?: boolean;
 }
 
 /** Which packages an amount comes from (RULES 2). @param packages those of the foods, in the store */
@@ -58,7 +75,7 @@ export function allocateAmount(
   world: JudgingWorld,
 ): Allocation {
   const hours = wanted.by === null ? null : (Date.parse(wanted.by) - Date.parse(world.at)) / 3_600_000;
-  const allocated = packages.map((found) => toAllocated(found, world, hours));
+  const allocated = packages.map((found) => toAllocated(found, world, hours, wanted.promised ?? false));
   return allocate(allocated, wanted.amount, wanted.unit, hours);
 }
 
@@ -71,6 +88,15 @@ function takeAmount(command: AmountWanted & { pieces?: Pieces | null }, world: W
   const packages = world.loaded();
   const { takes, short, passed } = allocateAmount(packages, command, world);
   if (short > 0) {
+    const kept = command.promised ? null : allocateAmount(packages, { ...command, promised: true }, world);
+    if (kept?.short === 0) {
+      const why = passed.filter(({ why: reason }) => reason.startsWith('it is kept'));
+      const told = why.slice(0, 3).map(({ code, why: reason }) => `${code}: ${reason}`);
+      throw new Refusal(
+        'promised',
+        `Without what is kept for somebody there is not enough. ${told.join('. ')}.`,
+      );
+    }
     const there = sayAmount(command.amount - short, command.unit);
     const why = passed.slice(0, 3).map(({ code, why: reason }) => `${code}: ${reason}`);
     throw new Refusal(
@@ -83,7 +109,13 @@ function takeAmount(command: AmountWanted & { pieces?: Pieces | null }, world: W
   return takes.flatMap(({ id, amount }) => {
     const found = packages.find((one) => one.id === id) as Package;
     return takePackage(
-      { package: id, version: found.version, amount, pieces: command.pieces ?? null },
+      {
+        package: id,
+        version: found.version,
+        amount,
+        pieces: command.pieces ?? null,
+        promised: command.promised ?? false,
+      },
       world,
     );
   });

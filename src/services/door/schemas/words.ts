@@ -20,6 +20,10 @@ export const pieces = Joi.string()
   .default(null)
   .description('whether each piece is closed in itself, where the product cannot know; null counts as open');
 
+export const promised = Joi.boolean()
+  .default(false)
+  .description('the cook was asked: what is kept for somebody is taken all the same');
+
 /** What every command on one package names. */
 export const onPackage = { package: uuid.required(), version: version.required() };
 
@@ -28,4 +32,5 @@ export const partOf = {
   ...onPackage,
   amount: amount.allow(null).default(null).description('null takes all'),
   pieces,
+  promised,
 };

@@ -1,5 +1,5 @@
 import Joi from 'joi';
-import { amount, unit, foodName, pieces } from '../../schemas/words';
+import { amount, unit, foodName, pieces, promised } from '../../schemas/words';
 import { instantSchema } from '../../validate';
 import { takeAmountCommand } from '@/core/ledger/stock/takeAmount';
 import { atDoor } from '../../atDoor';
@@ -15,4 +15,5 @@ export const takeAmountDoor = atDoor(takeAmountCommand, {
   unit: unit.required(),
   by: instantSchema.allow(null).default(null).description('when the meal is; frozen food must thaw by then'),
   pieces,
+  promised,
 });

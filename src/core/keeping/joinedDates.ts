@@ -1,0 +1,48 @@
+import { type CalendarDate, earlier } from '../calendar/calendarDate';
+import { sayPlainDate } from '../calendar/sayDate';
+import { refuseCondemned } from './frozenDates';
+import { governingOf, type KeepingCase, type KeepingState, notAfter, setDates } from './keepingState';
+
+/** What something that goes into a package brings with it: its own dates, minutes and days of safety left. */
+export interface JoinedEvent {
+  on: CalendarDate;
+  startOn: CalendarDate;
+  useBy: CalendarDate | null;
+  bestBy: CalendarDate;
+  /** Minutes out of the cold so far (K10). */
+  minutes: number;
+  /** Days of safety remembered while frozen (K6); `null`: none are. */
+  days: number | null;
+  /** It was only packed anew: what joins is itself, as it was dated before. */
+  anew?: boolean;
+}
+
+/**
+ * Rule K11: what is put together is as old as the older of the two. Each date is the earlier one of both, for good; the minutes
+ * out of the cold are the more, the days left after thawing the fewer. Nothing here can put a date back.
+ *
+ * @throws Refusal K11 when it is to be thrown out
+ */
+export function joinedDates(state: KeepingState, kase: KeepingCase, event: JoinedEvent): void {
+  refuseCondemned(state, kase, 'K11');
+  const { startOn, useBy, bestBy, minutes, days, anew = false } = event;
+  state.startOn = earlier(state.startOn, startOn) ?? state.startOn;
+  state.counterMinutes = Math.max(state.counterMinutes, minutes);
+  state.clockMinutes = Math.max(state.clockMinutes, minutes);
+  if (state.openedOn !== null) state.openedMinutes = Math.max(state.openedMinutes, minutes);
+  if (days !== null) state.daysRemembered = Math.min(state.daysRemembered ?? days, days);
+  if (state.useBy !== null) state.caps.useBy = earlier(state.caps.useBy, useBy);
+  state.caps.bestBy = earlier(state.caps.bestBy, bestBy);
+  const before = governingOf(state);
+  const dates = {
+    useBy: useBy === null ? state.useBy : notAfter(state.useBy, useBy),
+    bestBy: notAfter(state.bestBy, bestBy) ?? state.bestBy,
+  };
+  const after = dates.useBy ?? dates.bestBy;
+  const says = anew
+    ? 'Packed anew: its clocks go on, and no date is later than it was.'
+    : after < before
+      ? `Put together with something older: dated ${sayPlainDate(after)} like that.`
+      : 'Put together with something younger: it stays as old as it was.';
+  setDates(state, 'K11', dates, says, 'the oldest content counts');
+}

@@ -1,0 +1,70 @@
+import { sayPlainDate } from '../../calendar/sayDate';
+import { minutesBetween } from '../../keeping/counterMinutes';
+import type { HistoryEvent } from '../../model/history';
+import { Refusal } from '../../model/refusal';
+import type { LedgerEvent, Package } from '../../model/package';
+import type { World } from '../../model/world';
+import { type OnPackage, type Placing } from '../../model/command';
+import { StaleVersion } from '../../model/stale';
+import { withEvents } from './judgePackage';
+import { moveTo } from './moveTo';
+import { packageCommand } from './packageCommand';
+
+interface PuttingBack extends OnPackage, Placing {
+  /** Minutes it stood out, as the cook remembers them. */
+  minutes: number;
+  /** Above 32 °C where it stood. */
+  hot: boolean;
+  /** `null`: where it lay before. */
+  zone: string | null;
+}
+
+/** A package as it comes back: one that is here, one that was taken today, or one that was lost and has turned up. */
+function comingBack(found: Package, world: World): Package {
+  const { gone } = found;
+  if (gone === null || gone.how === 'lost') return { ...found, gone: null };
+  if (gone.how !== 'taken')
+    throw new Refusal('gone', `${found.code} was ${gone.how}: it does not come back.`);
+  if (gone.on !== world.today) {
+    throw new Refusal(
+      'gone',
+      `${found.code} was taken on ${sayPlainDate(gone.on)}: nobody knows where it was since. When in doubt, throw it out.`,
+    );
+  }
+  return { ...found, gone: null };
+}
+
+/**
+ * Puts a package back into the cold with the minutes it stood out (K10), whether anybody had told that it was out or not. Of two
+ * counts of the same stay the longer one holds.
+ *
+ * @throws Refusal `gone` for what cannot come back, `place` as `moveTo`
+ */
+function putBackPackage(command: PuttingBack, world: World): LedgerEvent[] {
+  const found = world.package(command.package);
+  if (found.version !== command.version) throw new StaleVersion(found);
+  const back = comingBack(found, world);
+  const zone = command.zone ?? back.zoneId;
+  if (zone === null) throw new Refusal('place', 'Where to? It had no place.');
+  const clocked = back.counterSince === null ? 0 : minutesBetween(back.counterSince, world.at);
+  const minutes = Math.max(command.minutes, clocked);
+  const stay: HistoryEvent[] =
+    minutes < 1
+      ? []
+      : [{ did: 'counter', on: world.today, minutes, ...(command.hot || world.hot ? { hot: true } : {}) }];
+  const stood = withEvents(back, stay, world, { counterSince: null, zoneId: null });
+  const { after } = moveTo(stood, zone, world, command.anyway);
+  const { name } = world.zone(zone);
+  const out = minutes < 1 ? '' : ` after ${minutes} ${minutes === 1 ? 'minute' : 'minutes'} out`;
+  const end = after.condemned ? ' That was too long: throw it out.' : '';
+  return [
+    {
+      type: 'package.put-back',
+      before: found,
+      after: { ...after, version: found.version + 1 },
+      says: `${found.called} ${found.code} is back in ${name}${out}.${end}`,
+    },
+  ];
+}
+
+export const putBackPackageCommand = packageCommand('package.put-back', putBackPackage);
