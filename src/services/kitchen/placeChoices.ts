@@ -33,7 +33,8 @@ export async function readPlaceChoices(
   const { household, reference, today } = context;
   const found = await readPackageByCode(sql(), household.id, code);
   const food = found && reference.byId.get(found.foodId);
-  if (!found || !food || found.gone) {
+  const back = found?.gone == null || found.gone.how === 'taken' || found.gone.how === 'lost';
+  if (!found || !food || !back) {
     throw new Problem(404, 'not-found', `No package in the store carries the code ${code.slice(0, 12)}.`);
   }
   const { zones, lying } = await readKitchenContents(context);

@@ -1,4 +1,4 @@
-import type { TrailLine } from '@/core/model/history';
+import type { PrintedDate, TrailLine } from '@/core/model/history';
 import { partOpens } from '@/core/ledger/package/partOpens';
 import { sayMoney } from '@/core/units/sayAmount';
 import { sql } from '@/store/database';
@@ -21,6 +21,14 @@ export interface PackageDetail extends PackageView {
   /** It may be kept out of the cold by design. */
   may_stay_out: boolean;
   cap: number | null;
+  printed: PrintedDate | null;
+  /** The day it was frozen here; `null`: it never was. */
+  frozen_on: string | null;
+  /** Minutes out of the cold before now (K10). */
+  minutes_out: number;
+  old_codes: string[];
+  /** It may be put back though it is gone: taken today, or lost. */
+  may_come_back: boolean;
 }
 
 /** The package that carries a code. @throws Problem 404 */
@@ -40,6 +48,12 @@ export async function readPackage(code: string): Promise<PackageDetail> {
     heads_up: toHeadsUp(found, view, context),
     may_stay_out: counterDays !== null && found.state === 'chilled',
     cap: found.cap,
+    printed: found.printed,
+    frozen_on: found.history.findLast(({ did }) => did === 'frozen')?.on ?? null,
+    minutes_out: found.counterMinutes,
+    old_codes: found.oldCodes ?? [],
+    may_come_back:
+      found.gone?.how === 'lost' || (found.gone?.how === 'taken' && found.gone.on === context.today),
     trail: found.trail,
     price_words: found.priceMinor === null ? null : sayMoney(found.priceMinor, household.currency),
     hard_frozen: found.state === 'frozen',

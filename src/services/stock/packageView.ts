@@ -5,6 +5,7 @@ import { counterMinutesLeft } from '@/core/keeping/counterMinutes';
 import type { HistoryEvent, PackageState, Wrap } from '@/core/model/history';
 import { type Band, keepingOn, type Verdict } from '@/core/keeping/judgeKeeping';
 import { isStart, START_WORDS } from '@/core/keeping/startDates';
+import { isHandsOff, sayKept } from '@/core/ledger/package/kept';
 import type { Form } from '@/core/model/intakeLine';
 import type { Package } from '@/core/model/package';
 import { type AmountUnit, sayAmount } from '@/core/units/sayAmount';
@@ -62,6 +63,8 @@ export interface PackageView {
   /** Share of its time that is spent, 0 to 1. */
   spent: number;
   gone: Package['gone'];
+  /** Whose it is, or for whom and when it is kept. */
+  kept_for: { whose: string; on: string | null; hands_off: boolean; words: string } | null;
 }
 
 /** What turns packages into views for one household on one day. */
@@ -147,8 +150,18 @@ export function toPackageView(found: Package, { reference, kitchen, today, at }:
     due_words: standing.band === 'past' ? 'past' : sayDueDate(found.governingDate, today),
     due_full: `${found.governingKind === 'use-by' ? 'use by' : 'best by'} ${sayFullDate(found.governingDate)}`,
     left_words: sayDaysLeft(standing.daysLeft),
-    story: [place, lastStory(found.history, today), found.note].filter((part) => part !== '').join(' · '),
+    story: [place, lastStory(found.history, today), found.keptFor ? sayKept(found.keptFor) : '', found.note]
+      .filter((part) => part !== '')
+      .join(' · '),
     spent: spentShare(found, today),
     gone: found.gone,
+    kept_for: found.keptFor
+      ? {
+          whose: found.keptFor.whose,
+          on: found.keptFor.on,
+          hands_off: isHandsOff(found, today),
+          words: sayKept(found.keptFor),
+        }
+      : null,
   };
 }

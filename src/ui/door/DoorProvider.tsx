@@ -40,6 +40,15 @@ type Open =
   | null;
 
 const TOAST_MS = 14_000;
+/** After these a package wants a label, or another one. */
+const LABELLED = new Set([
+  'haul.store',
+  'package.split',
+  'package.merge',
+  'package.relabel',
+  'package.correct',
+  'package.prepare',
+]);
 
 /** What was done, in one message: both of two, the first of many. */
 function sayAnswers(answers: readonly DoorAnswer[]): string {
@@ -112,8 +121,8 @@ export function DoorProvider({
             ? []
             : answers.map(({ id }) => id).reverse(),
           labels: answers
-            .filter(({ type }) => type === 'haul.store')
-            .flatMap(({ packages }) => packages.map(({ code }) => code)),
+            .filter(({ type }) => LABELLED.has(type))
+            .flatMap(({ packages }) => packages.filter(({ here }) => here).map(({ code }) => code)),
         });
         startRefresh(() => router.refresh());
         return answers;

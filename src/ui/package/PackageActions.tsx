@@ -4,10 +4,13 @@ import { useState } from 'react';
 import type { PackageDetail } from '@/services/stock/package';
 import { useDoor } from '../door/useDoor';
 import { AmountField } from '../forms/AmountField';
+import dynamic from 'next/dynamic';
 import { PotForm } from './PotForm';
 import { ZoneChoice } from './ZoneChoice';
 
-type Asking = 'none' | 'part' | 'put' | 'thaw' | 'pot';
+const MoreActions = dynamic(() => import('./more/MoreActions').then((module) => module.MoreActions));
+
+type Asking = 'none' | 'part' | 'put' | 'thaw' | 'pot' | 'more';
 
 /** What can be done with a package from where it stands. */
 export function PackageActions({ detail }: { detail: PackageDetail }) {
@@ -41,6 +44,13 @@ export function PackageActions({ detail }: { detail: PackageDetail }) {
     <div className="space-y-3">
       <div className="flex flex-wrap gap-2">
         {detail.verdict !== 'discard' && button('Take all', () => run('package.take'), { main: true })}
+        {detail.verdict !== 'discard' &&
+          detail.amount > 1 &&
+          button('Half of it', () =>
+            detail.part_opens === 'ask'
+              ? ask('part')
+              : run('package.take', { amount: Math.round(detail.amount / 2) }),
+          )}
         {detail.verdict !== 'discard' && button('Take part', () => ask('part'), { open: asking === 'part' })}
         {!frozen && !detail.opened && button('Open', () => run('package.open'))}
         {button(detail.zone ? 'Move' : 'Put away', () => ask('put'), {
@@ -55,6 +65,7 @@ export function PackageActions({ detail }: { detail: PackageDetail }) {
         {detail.form === 'pot' && button('Top up', () => ask('pot'), { open: asking === 'pot' })}
         {detail.may_stay_out && button('Keep it out', () => run('package.keep-out'))}
         {!frozen && button('Found turning', () => run('package.find', { finding: 'turning' }))}
+        {button('More', () => ask('more'), { open: asking === 'more' })}
       </div>
       {asking === 'part' && (
         <PartForm detail={detail} onTake={(amount, pieces) => run('package.take', { amount, pieces })} />
@@ -82,6 +93,7 @@ export function PackageActions({ detail }: { detail: PackageDetail }) {
           </div>
         </div>
       )}
+      {asking === 'more' && <MoreActions detail={detail} />}
       {asking === 'pot' && <PotForm detail={detail} onTopUp={(more) => run('package.top-up', more)} />}
     </div>
   );

@@ -2,6 +2,8 @@
 
 import { useState } from 'react';
 import type { PackageDetail } from '@/services/stock/package';
+import { useDoor } from '../door/useDoor';
+import { PutBackForm } from './more/PutBackForm';
 import { Tape } from '../tape/Tape';
 import { TrailLines } from './DateTrail';
 import { PackageActions } from './PackageActions';
@@ -14,11 +16,25 @@ const VERDICT_WORDS: Record<PackageDetail['verdict'], string> = {
   discard: 'Not for eating: throw it out.',
 };
 
+/** It was taken today, or lost, and is here after all. */
+function ComeBack({ detail }: { detail: PackageDetail }) {
+  const { act } = useDoor();
+  return (
+    <section>
+      <h2 className="text-lg">It is here after all?</h2>
+      <PutBackForm
+        detail={detail}
+        run={(type, more) => void act({ type, package: detail.id, version: detail.version, ...more })}
+      />
+    </section>
+  );
+}
+
 /** Everything about one package: how it stands, what can be done, why its date is what it is. */
 export function PackageCard({ detail }: { detail: PackageDetail }) {
   const [curious, setCurious] = useState(false);
   const facts: [string, string][] = [
-    ['Code', detail.code],
+    ['Code', [detail.code, ...detail.old_codes.map((code) => `before ${code}`)].join(', ')],
     ...(detail.food.judged_as === detail.food.name
       ? []
       : [['Judged as', detail.food.judged_as] as [string, string]]),
@@ -48,6 +64,13 @@ export function PackageCard({ detail }: { detail: PackageDetail }) {
             : `${detail.left_words}. ${VERDICT_WORDS[detail.verdict]}`}
         </p>
       </div>
+      {detail.kept_for && (
+        <p className="rounded-part bg-tape px-3 py-2 text-tape-ink">
+          {detail.kept_for.hands_off ? <b className="font-heading">Hands off: </b> : ''}
+          {detail.kept_for.words || 'kept'}
+        </p>
+      )}
+      {detail.gone && detail.may_come_back && <ComeBack detail={detail} />}
       {!detail.gone && <PackageActions detail={detail} />}
       {!detail.gone && <PackageHeadsUp detail={detail} />}
       <dl className="grid grid-cols-[5.5rem_1fr] gap-y-1">

@@ -11,7 +11,7 @@ export function TopBar({ shell }: { shell: Pick<Shell, 'temperatures' | 'househo
   const here = usePathname();
   return (
     <header className="sticky top-0 z-30 flex min-h-14 flex-wrap items-center gap-x-4 border-b border-line bg-snow px-3 sm:px-6">
-      <Link href="/" className="flex min-h-11 items-center gap-2.5 font-heading text-xl font-bold">
+      <Link href="/" className="flex min-h-11 min-w-11 items-center gap-2.5 font-heading text-xl font-bold">
         <svg aria-hidden width="26" height="26" viewBox="0 0 26 26">
           <rect width="26" height="26" rx="7" fill="var(--ink)" />
           <path d="M6 8.5h14M6 13h14M6 17.5h9" stroke="var(--ice)" strokeWidth="2.4" strokeLinecap="round" />
