@@ -33,7 +33,11 @@ test('Stock by Tab, Space and Enter alone: search, choose, labels', async ({ pag
   await expect(page.getByRole('row', { name: /Mussels/ })).toHaveCount(0);
   await tabTo(page, page.getByRole('checkbox', { name: /Choose Haddock/ }).first());
   await page.keyboard.press('Space');
-  await tabTo(page, page.getByRole('button', { name: 'Labels for 1' }), 'Shift+Tab');
+  await tabTo(
+    page,
+    page.getByRole('region', { name: '1 chosen' }).getByRole('button', { name: 'Labels' }),
+    'Shift+Tab',
+  );
   await page.keyboard.press('Enter');
   await tabTo(page, page.getByRole('button', { name: 'Begin at sticker 4', exact: true }));
   await page.keyboard.press('Space');

@@ -22,8 +22,23 @@ test('search forgives spelling, filters hold in the address, groups and labels w
     .getByRole('checkbox', { name: /Choose Haddock/ })
     .nth(1)
     .check();
-  await page.getByRole('button', { name: 'Labels for 2' }).click();
+  const chosen = page.getByRole('region', { name: '2 chosen' });
+  await chosen.getByRole('button', { name: 'Labels' }).click();
   await expect(page.getByRole('heading', { name: 'Labels for 2 packages' })).toBeVisible();
+  await page.getByRole('button', { name: 'Close', exact: true }).click();
+
+  // What is chosen is put together or taken as one, and one undo brings all of it back.
+  const haddock = page.getByRole('row', { name: /Haddock/ });
+  const before = await haddock.count();
+  await chosen.getByRole('button', { name: 'Take them' }).click();
+  await expect(haddock).toHaveCount(before - 2);
+  await page.getByRole('button', { name: 'Undo' }).last().click();
+  await expect(haddock).toHaveCount(before);
+  for (const at of [0, 1]) await haddock.nth(at).getByRole('checkbox').check();
+  await chosen.getByRole('button', { name: 'Put together' }).click();
+  await expect(haddock).toHaveCount(before - 1);
+  await page.getByRole('button', { name: 'Undo' }).last().click();
+  await expect(haddock).toHaveCount(before);
 });
 
 test('the address on a label opens the package; an unknown one says so', async ({ page }) => {

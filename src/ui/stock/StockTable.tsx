@@ -9,6 +9,7 @@ import { fetchJson } from '../door/fetchJson';
 import { Choice } from '../forms/Choice';
 import { beginLine } from '../quickline/beginLine';
 import { useMounted } from '../shell/useMounted';
+import { ChosenBar } from './ChosenBar';
 import { StockRows } from './StockRows';
 
 /** Rows of the first drawing: more than are in sight; the rest comes as soon as the page lives. */
@@ -48,11 +49,12 @@ function groupName(view: PackageView, grouping: Grouping): string {
 export function StockTable({ first, zones }: { first: StockView; zones: { id: string; name: string }[] }) {
   const router = useRouter();
   const params = useSearchParams();
-  const { showLabels, tell } = useDoor();
+  const { tell } = useDoor();
   // Pages fetched after a first page are of no use once that page is renewed.
   const [later, setLater] = useState<Pick<StockView, 'packages' | 'next'> & { after: StockView }>();
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
   const [grouping, setGrouping] = useState<Grouping>('none');
+  const [unfolded, setUnfolded] = useState(false);
   const [searching, startSearch] = useTransition();
   const [filters, setFilters] = useState<Filters>(() => ({
     q: params.get('q') ?? '',
@@ -87,12 +89,13 @@ export function StockTable({ first, zones }: { first: StockView; zones: { id: st
     if (!copy.delete(code)) copy.add(code);
     setChosen(copy);
   };
-  const codes = packages.map(({ code }) => code).filter((code) => chosen.has(code));
+  const picked = packages.filter(({ code }) => chosen.has(code));
+  const narrowed = [filters.state, filters.zone].filter((value) => value !== '').length;
 
   return (
     <div className="space-y-3">
       <div className="flex flex-wrap items-end gap-3">
-        <label className="min-w-56 flex-1">
+        <label className="min-w-44 flex-1 sm:min-w-56">
           <span className="block text-slate">Search by food or code</span>
           <input
             type="search"
@@ -102,36 +105,38 @@ export function StockTable({ first, zones }: { first: StockView; zones: { id: st
             onChange={(event) => filter({ q: event.target.value }, 200)}
           />
         </label>
-        <Choice
-          label="State"
-          value={filters.state}
-          choices={STATES}
-          onChoose={(state) => filter({ state })}
-        />
-        <Choice
-          label="Zone"
-          value={filters.zone}
-          choices={[['', 'All zones'], ...zones.map(({ id, name }) => [id, name] as const)]}
-          onChoose={(zone) => filter({ zone })}
-        />
-        <Choice label="Order" value={grouping} choices={GROUPS} onChoose={setGrouping} />
         <button
           type="button"
-          className="button"
-          onClick={() => beginLine(`take 500 g ${filters.q.trim() === '' ? '' : filters.q.trim()}`)}
+          className="button sm:hidden"
+          aria-expanded={unfolded}
+          onClick={() => setUnfolded(!unfolded)}
         >
-          Take an amount
+          Filters{narrowed > 0 ? ` (${narrowed})` : ''}
         </button>
-        <button
-          type="button"
-          className="button"
-          data-main="true"
-          disabled={codes.length === 0}
-          onClick={() => showLabels(codes)}
-        >
-          {codes.length === 0 ? 'Labels for chosen' : `Labels for ${codes.length}`}
-        </button>
+        <div className={`flex-wrap items-end gap-3 sm:flex ${unfolded ? 'flex' : 'hidden'}`}>
+          <Choice
+            label="State"
+            value={filters.state}
+            choices={STATES}
+            onChoose={(state) => filter({ state })}
+          />
+          <Choice
+            label="Zone"
+            value={filters.zone}
+            choices={[['', 'All zones'], ...zones.map(({ id, name }) => [id, name] as const)]}
+            onChoose={(zone) => filter({ zone })}
+          />
+          <Choice label="Order" value={grouping} choices={GROUPS} onChoose={setGrouping} />
+          <button
+            type="button"
+            className="button"
+            onClick={() => beginLine(`take 500 g ${filters.q.trim() === '' ? '' : filters.q.trim()}`)}
+          >
+            Take an amount
+          </button>
+        </div>
       </div>
+      {picked.length > 0 && <ChosenBar chosen={picked} onDone={() => setChosen(new Set())} />}
       <p role="status" className="text-slate">
         {searching ? 'Searching …' : `${packages.length} of ${first.total} packages shown`}
       </p>

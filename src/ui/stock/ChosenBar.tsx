@@ -1,0 +1,61 @@
+'use client';
+
+import { useState } from 'react';
+import { DISCARD_REASONS, type DiscardReason } from '@/core/model/package';
+import type { PackageView } from '@/services/stock/packageView';
+import { useDoor } from '../door/useDoor';
+import { DISCARD_WORDS } from '../package/discardWords';
+
+/** What is chosen as one: taken, thrown out, kept, put together, each with one undo for all. */
+export function ChosenBar({ chosen, onDone }: { chosen: readonly PackageView[]; onDone: () => void }) {
+  const { act, busy, showLabels } = useDoor();
+  const [binning, setBinning] = useState(false);
+  const all = (type: string, more: Record<string, unknown> = {}): void =>
+    void act(...chosen.map(({ id, version }) => ({ type, package: id, version, ...more }))).then(
+      (answers) => answers && onDone(),
+    );
+  const [first, ...rest] = chosen;
+  const alike = rest.length > 0 && rest.every((one) => one.food.id === first?.food.id);
+  const merge = (): void => {
+    if (!first) return;
+    const others = rest.map(({ id, version }) => ({ package: id, version, amount: null }));
+    void act({ type: 'package.merge', package: first.id, version: first.version, with: others }).then(
+      (answers) => answers && onDone(),
+    );
+  };
+  const button = (words: string, press: () => void, danger = false) => (
+    <button type="button" className="button" data-danger={danger} disabled={busy} onClick={press}>
+      {words}
+    </button>
+  );
+  return (
+    <section
+      aria-label={`${chosen.length} chosen`}
+      className="sticky top-14 z-20 rounded-card border border-tape-edge bg-tape px-4 py-2 text-tape-ink"
+    >
+      <div className="flex flex-wrap items-center gap-2">
+        <b className="mr-auto font-heading">{chosen.length} chosen</b>
+        {chosen.every(({ verdict }) => verdict !== 'discard') &&
+          button('Take them', () => all('package.take'))}
+        {button('Labels', () => showLabels(chosen.map(({ code }) => code)))}
+        {alike && button('Put together', merge)}
+        {button('Hands off', () => all('package.keep-for', { whose: '', on: null, handsOff: true }))}
+        {button('Nowhere', () => all('package.lose'))}
+        {button('Bin them', () => setBinning(!binning), true)}
+        {button('Untick', onDone)}
+      </div>
+      {binning && (
+        <fieldset className="mt-2">
+          <legend>Why?</legend>
+          <div className="flex flex-wrap gap-2">
+            {DISCARD_REASONS.map((reason: DiscardReason) => (
+              <span key={reason}>
+                {button(DISCARD_WORDS[reason], () => all('package.discard', { reason }), true)}
+              </span>
+            ))}
+          </div>
+        </fieldset>
+      )}
+    </section>
+  );
+}
