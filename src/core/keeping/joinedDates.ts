@@ -1,21 +1,8 @@
-import { type CalendarDate, earlier } from '../calendar/calendarDate';
+import { earlier } from '../calendar/calendarDate';
 import { sayPlainDate } from '../calendar/sayDate';
+import type { HistoryEvent } from '../model/history';
 import { refuseCondemned } from './frozenDates';
 import { governingOf, type KeepingCase, type KeepingState, notAfter, setDates } from './keepingState';
-
-/** What something that goes into a package brings with it: its own dates, minutes and days of safety left. */
-export interface JoinedEvent {
-  on: CalendarDate;
-  startOn: CalendarDate;
-  useBy: CalendarDate | null;
-  bestBy: CalendarDate;
-  /** Minutes out of the cold so far (K10). */
-  minutes: number;
-  /** Days of safety remembered while frozen (K6); `null`: none are. */
-  days: number | null;
-  /** It was only packed anew: what joins is itself, as it was dated before. */
-  anew?: boolean;
-}
 
 /**
  * Rule K11: what is put together is as old as the older of the two. Each date is the earlier one of both, for good; the minutes
@@ -23,7 +10,11 @@ export interface JoinedEvent {
  *
  * @throws Refusal K11 when it is to be thrown out
  */
-export function joinedDates(state: KeepingState, kase: KeepingCase, event: JoinedEvent): void {
+export function joinedDates(
+  state: KeepingState,
+  kase: KeepingCase,
+  event: Extract<HistoryEvent, { did: 'joined' }>,
+): void {
   refuseCondemned(state, kase, 'K11');
   const { startOn, useBy, bestBy, minutes, days, anew = false } = event;
   state.startOn = earlier(state.startOn, startOn) ?? state.startOn;

@@ -59,7 +59,10 @@ export type HistoryEvent =
   | { did: 'counter'; on: CalendarDate; minutes: number; hot?: boolean; soft?: boolean }
   /** More went into a pot (K11): `content` is the day what was added began, `full` that its cap is reached. */
   | { did: 'topped-up'; on: CalendarDate; content: CalendarDate; full?: boolean }
-  /** Something like it was put together with it, or it was packed anew: what that was dated (K11). */
+  /**
+   * Something like it was put together with it: its dates, its minutes out of the cold, and the days of safety it would have once
+   * thawed (K11); `anew`: it was only packed otherwise, and what joins is itself as it was dated before.
+   */
   | {
       did: 'joined';
       on: CalendarDate;

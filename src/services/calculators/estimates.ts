@@ -5,7 +5,6 @@ import {
   AFTERWARDS,
   CAUTIONS,
   type HistoryEvent,
-  PRINTED_KINDS,
   STARTS,
   THAW_METHODS,
   WRAPS,
@@ -22,6 +21,7 @@ import { packHours } from '@/core/thermal/packageThawHours';
 import { todayIn } from '../door/clock';
 import { foodNamed, ourHousehold, referenceOf } from '../household/household';
 import { dateSchema, plainText, validate } from '../door/validate';
+import { printedDate } from '../door/schemas/printedDate';
 
 const foodName = Joi.string().trim().min(1).max(120).required().description('id, name or alias');
 
@@ -75,14 +75,7 @@ export const keepingSchema = Joi.object({
     .min(1)
     .max(100)
     .required(),
-  printed: Joi.object({
-    kind: Joi.string()
-      .valid(...PRINTED_KINDS)
-      .required(),
-    date: dateSchema.required(),
-  })
-    .allow(null)
-    .default(null),
+  printed: printedDate.allow(null).default(null),
   wrap: Joi.string()
     .valid(...WRAPS)
     .default('zip-bag'),

@@ -6,6 +6,7 @@ import { v4 as newUuid } from 'uuid';
 import type { HaulView } from '@/services/haul/haul';
 import { useDoor } from '../door/useDoor';
 import { expectIntake, offerIntake } from './haulIntake';
+import { Tick } from '../forms/Tick';
 
 const KINDS = [
   ['shop', 'Shop'],
@@ -80,24 +81,12 @@ export function StartHaul({ view, onBegun }: { view: HaulView; onBegun: (id: str
               ))}
             </select>
           </label>
-          <label className="flex min-h-11 items-center gap-2">
-            <input
-              type="checkbox"
-              className="size-5"
-              checked={coldBag}
-              onChange={(event) => setColdBag(event.target.checked)}
-            />
+          <Tick checked={coldBag} onChange={setColdBag}>
             in a closed cold bag with ice until now
-          </label>
-          <label className="flex min-h-11 items-center gap-2">
-            <input
-              type="checkbox"
-              className="size-5"
-              checked={hot}
-              onChange={(event) => setHot(event.target.checked)}
-            />
+          </Tick>
+          <Tick checked={hot} onChange={setHot}>
             <Said>hot day, above 32 °C: half the time</Said>
-          </label>
+          </Tick>
         </div>
         <button
           type="button"

@@ -10,6 +10,7 @@ import { useDoor } from '../door/useDoor';
 import { Choice } from '../forms/Choice';
 import { NumberField } from '../forms/NumberField';
 import { useUnits } from '../units/useUnits';
+import { DayField } from '../forms/DayField';
 
 /** What comes round: done with one button, its interval changed where it stands. */
 export function UpkeepBench({
@@ -165,16 +166,7 @@ function NewUpkeep({ today, appliances }: { today: string; appliances: string[] 
         onChoose={setWhere}
       />
       {once ? (
-        <label className="block">
-          <span className="block text-slate">They are needed on</span>
-          <input
-            type="date"
-            className="field"
-            min={today}
-            value={on}
-            onChange={(event) => setOn(event.target.value)}
-          />
-        </label>
+        <DayField label="They are needed on" value={on} from={today} onChange={setOn} />
       ) : (
         <NumberField
           key={picked}

@@ -26,11 +26,11 @@ export function PackageActions({ detail }: { detail: PackageDetail }) {
   const button = (
     label: string,
     onClick: () => void,
-    flags: { main?: boolean; danger?: boolean; open?: boolean } = {},
+    flags: { main?: boolean; danger?: boolean; open?: boolean; large?: boolean } = {},
   ) => (
     <button
       type="button"
-      className="button"
+      className={flags.large ? 'button max-sm:min-h-14 max-sm:flex-1 max-sm:text-lg' : 'button'}
       data-main={flags.main}
       data-danger={flags.danger}
       aria-expanded={flags.open}
@@ -43,18 +43,23 @@ export function PackageActions({ detail }: { detail: PackageDetail }) {
   return (
     <div className="space-y-3">
       <div className="flex flex-wrap gap-2">
-        {detail.verdict !== 'discard' && button('Take all', () => run('package.take'), { main: true })}
+        {detail.verdict !== 'discard' &&
+          button('Take all', () => run('package.take'), { main: detail.zone !== null, large: true })}
         {detail.verdict !== 'discard' &&
           detail.amount > 1 &&
-          button('Half of it', () =>
-            detail.part_opens === 'ask'
-              ? ask('part')
-              : run('package.take', { amount: Math.round(detail.amount / 2) }),
+          button(
+            'Half of it',
+            () =>
+              detail.part_opens === 'ask'
+                ? ask('part')
+                : run('package.take', { amount: Math.round(detail.amount / 2) }),
+            { large: true },
           )}
         {detail.verdict !== 'discard' && button('Take part', () => ask('part'), { open: asking === 'part' })}
         {!frozen && !detail.opened && button('Open', () => run('package.open'))}
         {button(detail.zone ? 'Move' : 'Put away', () => ask('put'), {
           main: !detail.zone,
+          large: !detail.zone,
           open: asking === 'put',
         })}
         {frozen && button('Move down to thaw', () => ask('thaw'), { open: asking === 'thaw' })}

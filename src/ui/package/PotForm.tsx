@@ -3,6 +3,7 @@
 import { useState } from 'react';
 import type { PackageDetail } from '@/services/stock/package';
 import { AmountField } from '../forms/AmountField';
+import { DayField } from '../forms/DayField';
 
 /** Tops up a pot: how much, from when, and how much it may hold before it says "use me". */
 export function PotForm({
@@ -25,16 +26,7 @@ export function PotForm({
       }}
     >
       <AmountField label="Added" value={amount} unit={detail.unit} onChange={setAmount} />
-      <label>
-        <span className="block text-slate">From</span>
-        <input
-          type="date"
-          className="field"
-          max={detail.today}
-          value={content}
-          onChange={(event) => setContent(event.target.value)}
-        />
-      </label>
+      <DayField label="From" value={content} to={detail.today} onChange={setContent} />
       <AmountField
         label="“Use me” at"
         hint="empty: no cap"

@@ -10,6 +10,9 @@ import type { CommandKind, OnPackage } from '../../model/command';
 import { partOpens, type Pieces } from './partOpens';
 import { presentPackage } from './presentPackage';
 
+/** More codes than these are only counted in the ledger's words. */
+const MOST_NAMED = 4;
+
 /** Splitting of a package: what each new one gets; the rest stays in the old one. */
 interface Splitting extends OnPackage {
   amounts: number[];
@@ -64,7 +67,9 @@ function splitPackage(command: Splitting, world: World): LedgerEvent[] {
     };
   });
   const codes = parts.map((part) => `${sayAmount(part.after.amount, found.unit)} as ${part.after.code}`);
-  const says = `Split ${found.called} ${found.code}: ${codes.join(', ')}; ${sayAmount(rest, found.unit)} stay in it.`;
+  const named =
+    codes.length > MOST_NAMED ? [...codes.slice(0, MOST_NAMED), `${codes.length - MOST_NAMED} more`] : codes;
+  const says = `Split ${found.called} ${found.code}: ${named.join(', ')}; ${sayAmount(rest, found.unit)} stay in it.`;
   return [{ type: 'package.split', before: found, after, says }, ...parts];
 }
 

@@ -9,6 +9,7 @@ import { Sheet } from '../../door/Sheet';
 import { useDoor } from '../../door/useDoor';
 import { Said } from '../../units/Said';
 import { useUnits } from '../../units/useUnits';
+import { Tick } from '../../forms/Tick';
 
 type Texts = Record<
   'long' | 'wide' | 'high' | 'innerLong' | 'innerWide' | 'innerHigh' | 'litres' | 'count',
@@ -129,15 +130,13 @@ export function ContainerForm({ container, onClose }: { container: Container | n
             ['rigid', 'It keeps its shape (a bag does not)'],
           ] as const
         ).map(([key, words]) => (
-          <label key={key} className="flex min-h-11 cursor-pointer items-center gap-2">
-            <input
-              type="checkbox"
-              className="size-5 accent-(--deep)"
-              checked={is[key]}
-              onChange={(event) => setIs((all) => ({ ...all, [key]: event.target.checked }))}
-            />
+          <Tick
+            key={key}
+            checked={is[key]}
+            onChange={(checked) => setIs((all) => ({ ...all, [key]: checked }))}
+          >
             {words}
-          </label>
+          </Tick>
         ))}
         {begun && fault && (
           <p className="text-beet">

@@ -18,6 +18,7 @@ import { MeasureField } from './MeasureField';
 import { KIND_WORDS } from './sayZone';
 import type { Drawing } from './useDrawing';
 import { WordPicker } from './WordPicker';
+import { Tick } from '../../forms/Tick';
 
 const [ACROSS, DOWN] = AXES;
 
@@ -142,15 +143,9 @@ export function ZonePanel({ zone, drawing }: { zone: DrawnZone; drawing: Drawing
             ['keptEmpty', 'Kept free on purpose'],
           ] as const
         ).map(([key, words]) => (
-          <label key={key} className="flex min-h-11 cursor-pointer items-center gap-2">
-            <input
-              type="checkbox"
-              className="size-5 accent-(--deep)"
-              checked={zone[key]}
-              onChange={(event) => set({ [key]: event.target.checked })}
-            />
+          <Tick key={key} checked={zone[key]} onChange={(checked) => set({ [key]: checked })}>
             {words}
-          </label>
+          </Tick>
         ))}
       </div>
       <div className="grid grid-cols-2 gap-2">

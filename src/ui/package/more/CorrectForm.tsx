@@ -5,34 +5,9 @@ import type { PackageDetail } from '@/services/stock/package';
 import { AmountField } from '../../forms/AmountField';
 import { PrintedField } from '../../forms/PrintedField';
 import type { Run } from './run';
+import { DayField } from '../../forms/DayField';
 
 const REASONS = ['weighed again', 'read wrong', 'mistyped', 'wrong label'] as const;
-
-/** A day as a field. */
-function DayField({
-  label,
-  value,
-  today,
-  onChange,
-}: {
-  label: string;
-  value: string;
-  today: string;
-  onChange: (day: string) => void;
-}) {
-  return (
-    <label>
-      <span className="block text-slate">{label}</span>
-      <input
-        type="date"
-        className="field"
-        max={today}
-        value={value}
-        onChange={(event) => onChange(event.target.value)}
-      />
-    </label>
-  );
-}
 
 /** What was told wrong is put right, with the reason; only what was changed is sent. */
 export function CorrectForm({ detail, run }: { detail: PackageDetail; run: Run }) {
@@ -59,9 +34,9 @@ export function CorrectForm({ detail, run }: { detail: PackageDetail; run: Run }
     >
       <div className="flex flex-wrap items-start gap-2">
         <AmountField label="In it" value={detail.amount} unit={detail.unit} onChange={setAmount} />
-        <DayField label="It began on" value={startOn} today={detail.today} onChange={setStartOn} />
+        <DayField label="It began on" value={startOn} to={detail.today} onChange={setStartOn} />
         {detail.frozen_on !== null && (
-          <DayField label="Frozen on" value={frozenOn} today={detail.today} onChange={setFrozenOn} />
+          <DayField label="Frozen on" value={frozenOn} to={detail.today} onChange={setFrozenOn} />
         )}
         <PrintedField value={printed} onChange={setPrinted} />
       </div>

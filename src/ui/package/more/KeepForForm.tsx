@@ -4,6 +4,8 @@ import { useState } from 'react';
 import type { PackageDetail } from '@/services/stock/package';
 import { useRead } from '../../door/useRead';
 import type { Run } from './run';
+import { DayField } from '../../forms/DayField';
+import { Tick } from '../../forms/Tick';
 
 /** Whose it is, or for whom and which day it is kept; hands off asks before anybody takes it. */
 export function KeepForForm({ detail, run }: { detail: PackageDetail; run: Run }) {
@@ -34,26 +36,16 @@ export function KeepForForm({ detail, run }: { detail: PackageDetail; run: Run }
           ))}
         </datalist>
       </label>
-      <label>
-        <span className="block text-slate">For which day</span>
-        <input
-          type="date"
-          className="field"
-          min={detail.today}
-          max={detail.use_by ?? undefined}
-          value={on}
-          onChange={(event) => setOn(event.target.value)}
-        />
-      </label>
-      <label className="flex min-h-11 cursor-pointer items-center gap-2">
-        <input
-          type="checkbox"
-          className="size-5 accent-(--deep)"
-          checked={handsOff}
-          onChange={(event) => setHandsOff(event.target.checked)}
-        />
+      <DayField
+        label="For which day"
+        value={on}
+        from={detail.today}
+        to={detail.use_by ?? undefined}
+        onChange={setOn}
+      />
+      <Tick checked={handsOff} onChange={setHandsOff}>
         hands off: ask before it is taken
-      </label>
+      </Tick>
       <button
         type="submit"
         className="button"

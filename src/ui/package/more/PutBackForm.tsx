@@ -5,6 +5,7 @@ import type { PackageDetail } from '@/services/stock/package';
 import { NumberField } from '../../forms/NumberField';
 import { ZoneChoice } from '../ZoneChoice';
 import type { Run } from './run';
+import { Tick } from '../../forms/Tick';
 
 const MOST_MINUTES = 1440;
 
@@ -26,15 +27,9 @@ export function PutBackForm({ detail, run }: { detail: PackageDetail; run: Run }
             onChange={setMinutes}
           />
         </div>
-        <label className="flex min-h-11 cursor-pointer items-center gap-2">
-          <input
-            type="checkbox"
-            className="size-5 accent-(--deep)"
-            checked={hot}
-            onChange={(event) => setHot(event.target.checked)}
-          />
+        <Tick checked={hot} onChange={setHot}>
           on a hot day
-        </label>
+        </Tick>
       </div>
       {sound && (
         <>

@@ -1,6 +1,6 @@
 import Joi from 'joi';
 import { amount, onPackage } from '../../schemas/words';
-import { PRINTED_KINDS } from '@/core/model/history';
+import { printedDate } from '../../schemas/printedDate';
 import { dateSchema } from '../../validate';
 import { correctPackageCommand } from '@/core/ledger/package/correctPackage';
 import { atDoor } from '../../atDoor';
@@ -8,14 +8,7 @@ import { atDoor } from '../../atDoor';
 export const correctPackageDoor = atDoor(correctPackageCommand, {
   ...onPackage,
   amount: amount.description('what is in it, in its unit; left out, it stays'),
-  printed: Joi.object({
-    kind: Joi.string()
-      .valid(...PRINTED_KINDS)
-      .required(),
-    date: dateSchema.required(),
-  })
-    .allow(null)
-    .description('null: none is printed; left out, it stays'),
+  printed: printedDate.allow(null).description('null: none is printed; left out, it stays'),
   startOn: dateSchema.description('the day it was bought, cooked, harvested or given'),
   frozenOn: dateSchema.description('the day it was frozen'),
   reason: Joi.string().trim().min(1).max(120).required(),
