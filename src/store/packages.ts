@@ -1,5 +1,4 @@
 import { firstOutKey } from '@/core/firstout/firstOutKey';
-import { readPackageCode } from '@/core/labels/readPackageCode';
 import type { Lot, Package } from '@/core/model/package';
 import { fromJson, type Sql, toSqlInstant } from './database';
 
@@ -32,21 +31,20 @@ export const lockPackages = (sql: Sql, householdId: number, ids: readonly string
 export const readPackages = (sql: Sql, householdId: number, ids: readonly string[]) =>
   packagesById(sql, householdId, ids, '');
 
-/** The package that carries a code as it was typed or scanned, or carried it before it was relabelled. */
+/** The package that carries a code, or carried it before it was relabelled. */
 export async function readPackageByCode(
   sql: Sql,
   householdId: number,
-  typed: string,
+  code: string,
 ): Promise<Package | null> {
-  const codes = [typed.trim().toUpperCase(), readPackageCode(typed)];
   const [row] = await sql.rows<{ image: unknown }>(
     `SELECT image
        FROM package
       WHERE household_id = :householdId
         AND id = COALESCE(
-              (SELECT id FROM package WHERE household_id = :householdId AND code IN (:codes) LIMIT 1),
-              (SELECT package_id FROM old_code WHERE household_id = :householdId AND code IN (:codes) LIMIT 1))`,
-    { householdId, codes },
+              (SELECT id FROM package WHERE household_id = :householdId AND code = :code),
+              (SELECT package_id FROM old_code WHERE household_id = :householdId AND code = :code))`,
+    { householdId, code },
   );
   return row ? toPackage(row) : null;
 }

@@ -1,6 +1,7 @@
 import { daysBetween } from '@/core/calendar/calendarDate';
 import { packedLitres } from '@/core/packaging/packedLitres';
 import { rankZones } from '@/core/placement/rankZones';
+import { readPackageCode } from '@/core/labels/readPackageCode';
 import { sql } from '@/store/database';
 import { readPackageByCode } from '@/store/packages';
 import { viewContext } from '../household/context';
@@ -31,7 +32,7 @@ export async function readPlaceChoices(
   }
   const context = await viewContext();
   const { household, reference, today } = context;
-  const found = await readPackageByCode(sql(), household.id, code);
+  const found = await readPackageByCode(sql(), household.id, readPackageCode(code));
   const food = found && reference.byId.get(found.foodId);
   const back = found?.gone == null || found.gone.how === 'taken' || found.gone.how === 'lost';
   if (!found || !food || !back) {

@@ -1,6 +1,7 @@
 import type { PrintedDate, TrailLine } from '@/core/model/history';
 import { partOpens } from '@/core/ledger/package/partOpens';
 import { sayMoney } from '@/core/units/sayAmount';
+import { readPackageCode } from '@/core/labels/readPackageCode';
 import { sql } from '@/store/database';
 import { readPackageByCode } from '@/store/packages';
 import { viewContext } from '../household/context';
@@ -35,7 +36,7 @@ export interface PackageDetail extends PackageView {
 export async function readPackage(code: string): Promise<PackageDetail> {
   const context = await viewContext();
   const { household, reference } = context;
-  const found = await readPackageByCode(sql(), household.id, code);
+  const found = await readPackageByCode(sql(), household.id, readPackageCode(code));
   if (!found || found.gone?.how === 'undone') {
     throw new Problem(404, 'not-found', `No package carries the code ${code.toUpperCase().slice(0, 12)}.`);
   }

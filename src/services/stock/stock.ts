@@ -1,6 +1,7 @@
 import { firstOutKey } from '@/core/firstout/firstOutKey';
 import { foodsWithWords, nearestFoods } from '@/core/foods/findFood';
 import { STATES } from '@/core/model/history';
+import { readPackageCode } from '@/core/labels/readPackageCode';
 import { sql } from '@/store/database';
 import { readPackageByCode, readStock } from '@/store/packages';
 import { countOutside, readFills } from '@/store/today';
@@ -44,13 +45,18 @@ export async function readStockPage(query: StockQuery): Promise<StockView> {
     countOutside(sql(), household.id),
   ]);
   const total = [...fills.values()].reduce((sum, { packages }) => sum + packages, outside);
-  const byCode = words === '' ? null : await readPackageByCode(sql(), household.id, words);
+  const byCode = words === '' ? null : await readPackageByCode(sql(), household.id, words.toUpperCase());
   if (byCode && byCode.gone === null) {
     return { packages: [toPackageView(byCode, context)], total, next: null, today };
   }
   let foodIds: string[] | null = null;
   if (words !== '') {
     const held = foodsWithWords(reference.index, words, 400);
+    // A word that names no food may be a code, written in a hurry.
+    const meant =
+      held.length > 0 ? null : await readPackageByCode(sql(), household.id, readPackageCode(words));
+    if (meant && meant.gone === null)
+      return { packages: [toPackageView(meant, context)], total, next: null, today };
     const found = held.length > 0 ? held : nearestFoods(reference.index, words, 20);
     foodIds = found.map(({ id }) => id);
   }

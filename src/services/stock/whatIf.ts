@@ -4,6 +4,7 @@ import { type ChoiceKind, whatIf } from '@/core/keeping/whatIf';
 import { conditionsOf } from '@/core/ledger/package/conditionsOf';
 import { counterOf } from '@/core/ledger/package/judgePackage';
 import type { Package } from '@/core/model/package';
+import { readPackageCode } from '@/core/labels/readPackageCode';
 import { sql } from '@/store/database';
 import { readPackageByCode } from '@/store/packages';
 import { type HouseholdContext, viewContext } from '../household/context';
@@ -85,7 +86,7 @@ function toWhatIf(found: Package, context: HouseholdContext): WhatIfView[] {
 /** GET /api/v1/packages/{code}/what-if. @throws Problem 404 */
 export async function readWhatIf(code: string): Promise<{ code: string; choices: WhatIfView[] }> {
   const context = await viewContext();
-  const found = await readPackageByCode(sql(), context.household.id, code);
+  const found = await readPackageByCode(sql(), context.household.id, readPackageCode(code));
   if (!found || found.gone) {
     throw new Problem(
       404,

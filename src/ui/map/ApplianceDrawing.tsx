@@ -115,7 +115,7 @@ function CompartmentFront({
     >
       <Front zones={body} inside={inside} pxPerMm={pxPerMm} wide={door.length > 0} />
       {door.length > 0 && (
-        <div className="relative flex min-w-0 flex-1 bg-line/60 p-1.5">
+        <div className="relative flex min-w-0 flex-1 bg-line/60 p-1">
           <Hinges />
           <Front zones={door} inside={inside} pxPerMm={pxPerMm} wide={false} door />
         </div>

@@ -20,7 +20,7 @@ export function ZoneDrawing({ zone, room }: { zone: SeenZone; room: ZoneRoom }) 
       onClick={() => showZone(zone.id, zone.name)}
       aria-label={`${zone.name}${zone.purpose ? `, ${zone.purpose}` : ''}: ${count} ${count === 1 ? 'package' : 'packages'}, ${fill}% full, ${degrees} degrees. Open.`}
       data-zone-drawn={zone.id}
-      className="zone relative flex min-h-14 w-full flex-1 cursor-pointer flex-col items-stretch justify-between gap-0.5 px-2.5 pt-0.5 pb-1.5 text-left hover:bg-rime"
+      className={`zone relative flex min-h-14 w-full flex-1 cursor-pointer flex-col items-stretch justify-between gap-0.5 pt-0.5 pb-1.5 text-left hover:bg-rime ${room === 'door' ? 'px-1.5' : 'px-2.5'}`}
     >
       <span aria-hidden className="ice absolute inset-x-0 bottom-0" style={{ height: `${fill}%` }} />
       <span className="relative flex flex-wrap justify-between gap-x-2 text-[0.9375rem] leading-tight text-slate-deep">

@@ -30,7 +30,9 @@ export function PackageActions({ detail }: { detail: PackageDetail }) {
   ) => (
     <button
       type="button"
-      className={flags.large ? 'button max-sm:min-h-14 max-sm:flex-1 max-sm:text-lg' : 'button'}
+      className={
+        flags.large ? 'button max-sm:min-h-14 max-sm:min-w-[calc(50%-0.3rem)] max-sm:text-lg' : 'button'
+      }
       data-main={flags.main}
       data-danger={flags.danger}
       aria-expanded={flags.open}

@@ -75,7 +75,7 @@ export function ZonePanel({ zone, drawing }: { zone: DrawnZone; drawing: Drawing
       <p className="text-slate">
         <Said>
           {ownLitres(zone, present.zones)} litres; taken for {String(assumed.celsius).replace('-', '−')} °C
-        </Said>
+        </Said>{' '}
         until it is measured: {assumed.says}.
         {lifted.length > 0 && ` To reach it ${lifted.map(({ name }) => name).join(', ')} must come out.`}
         {before.length > 0 && ` It stands behind ${before.map(({ name }) => name).join(', ')}.`}
