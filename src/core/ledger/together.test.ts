@@ -160,6 +160,18 @@ describe('what is split and put together', () => {
     expect((now(store, fresh).useBy ?? '') <= (now(alone, same).useBy ?? '')).toBe(true);
   });
 
+  it('a little that thaws is not dated by the lot that thaws beside it', () => {
+    const store = new Store();
+    const little = put(store, { amount: 150, zone: 'chest', frozenOn: '2026-11-25' });
+    const lot = put(store, { amount: 9000, zone: 'chest', frozenOn: '2026-11-25' });
+    for (const one of [little, lot])
+      tell(store, 'package.thaw', one, { method: 'fridge', zone: 'shelf' }, 24);
+    const before = now(store, little);
+    expect(before.useBy ?? '').not.toBe(now(store, lot).useBy);
+    tell(store, 'package.merge', little, { with: [{ ...named(store, lot), amount: null }] }, 25);
+    expect((now(store, little).useBy ?? '9') <= (before.useBy ?? '')).toBe(true);
+  });
+
   it('only like goes with like, alive and here; nothing is half done', () => {
     const store = new Store();
     const beef = put(store);

@@ -81,7 +81,9 @@ function mergePackages(command: Merging, world: World): LedgerEvent[] {
   const now = goesOn ? before : settled(before, world);
   const opens = partOpens(before, world.food(before.foodId)) !== 'stays';
   const opened: HistoryEvent[] = opens ? [{ did: 'opened', on: world.today }] : [];
-  const after = withEvents(now, [...opened, ...joined], world, {
+  // More of it thaws more slowly on paper: what was dated already stays a limit of its own.
+  const own: HistoryEvent = { ...joiningOf(now, world), anew: true };
+  const after = withEvents(now, [...opened, own, ...joined], world, {
     amount,
     priceMinor,
     blanched,
