@@ -253,7 +253,7 @@ export function PortionBench({
           <Said>{fault.says}</Said>
         </p>
       )}
-      <div className="sticky bottom-[7.4rem] z-20 -mx-4 -mb-4 flex flex-wrap items-center gap-2 rounded-b-card border-t border-line bg-snow px-4 py-2.5 sm:bottom-16 lg:bottom-0">
+      <div className="sticky bottom-[3.75rem] z-20 -mx-4 -mb-4 flex flex-wrap items-center gap-2 rounded-b-card border-t border-line bg-snow px-4 py-2.5 sm:bottom-16 lg:bottom-0">
         <button
           type="button"
           className="button"
