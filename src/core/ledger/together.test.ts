@@ -219,6 +219,36 @@ describe('put back, lost, relabelled, corrected, kept for somebody', () => {
     expect(now(store, away)).toMatchObject({ gone: null, governingDate: away.governingDate });
   });
 
+  it('what stood out when it left has stood, whatever is said when it comes back; a clock set back hides nothing', () => {
+    for (const [type, more] of [
+      ['package.take', { amount: null }],
+      ['package.lose', {}],
+    ] as const) {
+      const store = new Store();
+      const beef = put(store);
+      tell(store, 'package.move', beef, { zone: null }, 1);
+      tell(store, type, beef, more, 2.5);
+      tell(store, 'package.put-back', beef, { minutes: 30, hot: false, zone: 'shelf' }, 3);
+      expect(now(store, beef)).toMatchObject({ counterMinutes: 120, condemned: true });
+    }
+    const store = new Store();
+    const beef = put(store);
+    tell(store, 'package.move', beef, { zone: null }, 3);
+    store.now = at(6);
+    tell(store, 'package.put-back', beef, { minutes: 0, hot: false, zone: 'shelf' }, 2);
+    expect(now(store, beef)).toMatchObject({ counterMinutes: 180, condemned: true });
+  });
+
+  it('a correction is looked at twice also where only the days once thawed grow', () => {
+    const store = new Store();
+    const beef = put(store, { start: { did: 'bought', on: '2026-11-23' } }, 0);
+    tell(store, 'package.freeze', beef, { zone: 'chest', anyway: true }, 2);
+    const correct = (sure: boolean) =>
+      tell(store, 'package.correct', beef, { startOn: '2026-11-25', reason: 'mistyped', sure }, 4);
+    expect(refusal(() => correct(false))[0]).toBe('looser');
+    expect(correct(true)).toHaveLength(1);
+  });
+
   it('a correction that keeps it longer needs a second look; an earlier date does not', () => {
     const store = new Store();
     const beef = put(store, { printed: { kind: 'use-by', date: '2026-11-26' } });
@@ -238,7 +268,7 @@ describe('put back, lost, relabelled, corrected, kept for somebody', () => {
     const store = new Store();
     const beef = put(store);
     tell(store, 'package.keep-for', beef, { whose: 'Gran Morag', on: '2026-11-26', handsOff: true });
-    for (const type of ['package.take', 'package.give'])
+    for (const type of ['package.take', 'package.give', 'package.compost'])
       expect(refusal(() => tell(store, type, beef, { amount: null }))).toEqual([
         'promised',
         expect.stringContaining('for Gran Morag'),
@@ -259,10 +289,17 @@ describe('put back, lost, relabelled, corrected, kept for somebody', () => {
     expect(refusal(() => take(false, 1))[0]).toBe('promised');
     expect(take(true, 1)).toHaveLength(1);
     const other = put(store);
+    const into = put(store);
     const keep = (on: string | null) =>
       tell(store, 'package.keep-for', other, { whose: '', on, handsOff: on !== null });
     expect(refusal(() => keep('2026-12-24'))[0]).toBe('plan');
     keep('2026-11-26');
+    expect(
+      refusal(() =>
+        tell(store, 'package.merge', into, { with: [{ ...named(store, other), amount: null }] }),
+      )[0],
+    ).toBe('promised');
+    tell(store, 'package.discard', into, { amount: null, reason: 'unwanted' });
     expect(refusal(() => take(false, 2))[0]).toBe('promised');
     expect(take(false, 48)).toHaveLength(1);
   });

@@ -72,7 +72,13 @@ export interface Package {
   keptFor?: KeptFor | null;
   /** A pot's cap in its unit: reached, it says "use me" (K11). */
   cap: number | null;
-  gone: { how: GoneHow; on: CalendarDate; reason: DiscardReason | null } | null;
+  gone: {
+    how: GoneHow;
+    on: CalendarDate;
+    reason: DiscardReason | null;
+    /** Minutes of the stay out of the cold in which it left; they count if it comes back (K10). */
+    stood?: number;
+  } | null;
   version: number;
 }
 

@@ -14,7 +14,8 @@ const trimmed = (value: number, digits: number): string =>
   value.toFixed(digits).replace(/\.0+$|(\.\d*?)0+$/, '$1');
 
 /**
- * The roundest figure (wholes, halves, quarters, tenths) that says the same within what the metric figure left open: 4 lb typed is "1.81 kg" inside, and 4 lb again.
+ * The roundest figure (wholes, halves, quarters, tenths) that says the same within what the metric figure left open: 4 lb typed is
+ * said "1.81 kg" inside, and 4 lb again.
  *
  * @param slack how far off it may be, in the unit said
  */
@@ -78,7 +79,10 @@ const SAY: Readonly<Record<string, Say>> = {
   '°C': (value) => `${sayFahrenheit(value)} °F`,
 };
 
-/** Half of the last place that is ever written: whole grams and millilitres, hundredths of kilos and litres, tenths from 10; rounded twice. */
+/**
+ * Half of the last place that is ever written, rounded twice: whole grams and millilitres, hundredths of kilos and litres, tenths
+ * from 10.
+ */
 const slackOf = (value: number, unit: string): number =>
   unit === 'g' || unit === 'ml' ? 0.5 : value < 10 ? 0.0056 : 0.0506;
 

@@ -1,6 +1,6 @@
 import { amountFault, readAmount, type UnitSystem } from './readAmount';
 import type { AmountUnit } from './sayAmount';
-import { figureOf } from './typedIn';
+import { numberValue } from './numberValue';
 
 /** What a bare number means in a field, by the unit of what is counted. */
 const BARE: Readonly<Record<AmountUnit, Readonly<Record<UnitSystem, string>>>> = {
@@ -23,8 +23,9 @@ export function typedAmount(
   unit: AmountUnit,
   system: UnitSystem,
 ): { amount: number; fault: '' } | { amount: null; fault: string } {
-  const [, figure = '', word = ''] = /^([\d.,/\s]*\d)\s*([\p{L}][\p{L}.\s]*)?$/u.exec(text.trim()) ?? [];
-  const value = figureOf(figure);
+  const [, figure = '', word = ''] =
+    /^([\d.,/\s]*[\d½⅓⅔¼¾])\s*([\p{L}][\p{L}.\s]*)?$/u.exec(text.trim()) ?? [];
+  const value = figure === '' ? Number.NaN : numberValue(figure);
   if (!Number.isFinite(value)) return { amount: null, fault: 'How much? A number, such as 300 or 1.5.' };
   const named = word.trim().replace(/\s+/g, ' ');
   const read = readAmount(value, named === '' ? bareUnit(unit, system) : named, system);

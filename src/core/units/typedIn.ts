@@ -1,3 +1,4 @@
+import { numberValue } from './numberValue';
 import type { UnitSystem } from './readAmount';
 
 /** What a field holds inside; `room` is the litres of a whole appliance, which a US plate gives in cubic feet. */
@@ -23,14 +24,6 @@ const FIELDS: Readonly<Record<InnerUnit, Readonly<Record<UnitSystem, Field>>>> =
   },
 };
 
-/** The number that "12", "12.5", "12,5" or "7 1/2" is; NaN for what is no number. */
-export function figureOf(text: string): number {
-  const [, whole = '', over, under] =
-    /^(-?\d+(?:[.,]\d+)?)?(?:(?:^|\s)(\d{1,2})\/(\d{1,2}))?$/.exec(text.trim()) ?? [];
-  if (whole === '' && over === undefined) return Number.NaN;
-  return Number(whole.replace(',', '.')) + (over === undefined ? 0 : Number(over) / Number(under));
-}
-
 /**
  * A number field in the household's own measure: what stands beside it, how the inner figure is shown, and what is meant by what is
  * typed. Shown and read again, a whole figure of the inner unit stays what it was.
@@ -41,6 +34,6 @@ export function typedIn(inner: InnerUnit, system: UnitSystem) {
     unit,
     show: (value: number): string => String(Number((value / each).toFixed(digits))),
     /** In the inner unit, unrounded; NaN for what is no number. */
-    read: (text: string): number => figureOf(text) * each,
+    read: (text: string): number => (text.trim() === '' ? Number.NaN : numberValue(text.trim()) * each),
   };
 }

@@ -6,7 +6,7 @@ import { litresOf, sizeAppliance, withBaskets } from '@/core/kitchen/sizeApplian
 import { type ApplianceDrawing } from '@/core/model/drawing';
 import { Refusal } from '@/core/model/refusal';
 import { typedIn } from '@/core/units/typedIn';
-import { numberValue } from '@/core/quickline/readNumber';
+import { numberValue } from '@/core/units/numberValue';
 import { useDoor } from '../door/useDoor';
 import { useUnits } from '../units/useUnits';
 import { SmallDrawing } from '../kitchen/draw/SmallDrawing';

@@ -4,7 +4,7 @@ import type { HistoryEvent, PrintedDate } from '../../model/history';
 import { Refusal } from '../../model/refusal';
 import { amountFault } from '../../units/readAmount';
 import { sayAmount } from '../../units/sayAmount';
-import { judgePackage } from './judgePackage';
+import { joiningOf, judgePackage } from './judgePackage';
 import type { LedgerEvent, Package } from '../../model/package';
 import type { World } from '../../model/world';
 import type { OnPackage } from '../../model/command';
@@ -60,6 +60,18 @@ function changes(before: Package, after: Package): string {
     .join('; ');
 }
 
+/** True when a package keeps longer in any way: by either date, by the days left once it is thawed, or not condemned any more. */
+function keepsLonger(before: Package, after: Package, world: World): boolean {
+  const days = (found: Package): number => joiningOf(found, world).days ?? 0;
+  return (
+    after.governingDate > before.governingDate ||
+    after.bestBy > before.bestBy ||
+    (before.useBy !== null && after.useBy === null) ||
+    (before.condemned && !after.condemned) ||
+    (after.state === 'frozen' && days(after) > days(before))
+  );
+}
+
 /**
  * Puts right what was told wrong of a package: its amount, the day it began or was frozen, its printed date; with the reason. What
  * makes it keep longer is done only after a second look.
@@ -81,11 +93,13 @@ function correctPackage(command: Correcting, world: World): LedgerEvent[] {
     world,
     history.length,
   );
-  const later = dated.governingDate > before.governingDate || (before.useBy !== null && dated.useBy === null);
+  const later = keepsLonger(before, dated, world);
   if (later && !sure) {
     throw new Refusal(
       'looser',
-      `That would keep it longer: ${sayPlainDate(dated.governingDate)} instead of ${sayPlainDate(before.governingDate)}. Look at it again.`,
+      dated.governingDate > before.governingDate
+        ? `That would keep it longer: ${sayPlainDate(dated.governingDate)} instead of ${sayPlainDate(before.governingDate)}. Look at it again.`
+        : 'That would leave it more time, if not now then once it is thawed. Look at it again.',
     );
   }
   const what = changes(before, dated);

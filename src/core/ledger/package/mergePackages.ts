@@ -7,6 +7,7 @@ import { counterOf, joiningOf, withEvents } from './judgePackage';
 import type { LedgerEvent, Package } from '../../model/package';
 import type { World } from '../../model/world';
 import type { CommandKind, OnPackage } from '../../model/command';
+import { refusePromised } from './kept';
 import { partOpens } from './partOpens';
 import { presentPackage } from './presentPackage';
 import { reduced } from './reduced';
@@ -19,6 +20,8 @@ interface Joining extends OnPackage {
 
 interface Merging extends OnPackage {
   with: Joining[];
+  /** What is kept for somebody goes in all the same. */
+  promised?: boolean;
 }
 
 /** Why two packages do not go together; `null` when they do. */
@@ -51,10 +54,12 @@ function mergePackages(command: Merging, world: World): LedgerEvent[] {
   const gone: LedgerEvent[] = [];
   let { amount, priceMinor, blanched } = before;
   const joined: HistoryEvent[] = [];
+  let exposed = false;
   for (const one of command.with) {
     const from = presentPackage(world, one.package, one.version);
     const apart = whyApart(before, from);
     if (apart) throw new Refusal('K11', apart);
+    refusePromised(from, command.promised, world);
     const bad = whyUnfit(from, world);
     if (bad) throw new Refusal(bad.rule, bad.says);
     const all = one.amount === null || one.amount === from.amount;
@@ -65,6 +70,7 @@ function mergePackages(command: Merging, world: World): LedgerEvent[] {
     amount += poured;
     priceMinor = priceMinor === null || share === null ? null : priceMinor + share;
     blanched &&= from.blanched;
+    exposed ||= from.openedOn !== null;
     const brought = settled(from, world);
     joined.push(joiningOf(brought, world));
     gone.push({
@@ -79,7 +85,8 @@ function mergePackages(command: Merging, world: World): LedgerEvent[] {
   // A stay of frozen food is never cut in two, for each would have its grace (K10).
   const goesOn = before.state === 'frozen';
   const now = goesOn ? before : settled(before, world);
-  const opens = partOpens(before, world.food(before.foodId)) !== 'stays';
+  const opens =
+    before.openedOn === null && (exposed || partOpens(before, world.food(before.foodId)) !== 'stays');
   const opened: HistoryEvent[] = opens ? [{ did: 'opened', on: world.today }] : [];
   // More of it thaws more slowly on paper: what was dated already stays a limit of its own.
   const own: HistoryEvent = { ...joiningOf(now, world), anew: true };

@@ -1,12 +1,11 @@
 import { sayPlainDate } from '../../calendar/sayDate';
-import { minutesBetween } from '../../keeping/counterMinutes';
 import type { HistoryEvent } from '../../model/history';
 import { Refusal } from '../../model/refusal';
 import type { LedgerEvent, Package } from '../../model/package';
 import type { World } from '../../model/world';
 import { type OnPackage, type Placing } from '../../model/command';
 import { StaleVersion } from '../../model/stale';
-import { withEvents } from './judgePackage';
+import { counterOf, withEvents } from './judgePackage';
 import { moveTo } from './moveTo';
 import { packageCommand } from './packageCommand';
 
@@ -36,7 +35,7 @@ function comingBack(found: Package, world: World): Package {
 
 /**
  * Puts a package back into the cold with the minutes it stood out (K10), whether anybody had told that it was out or not. Of two
- * counts of the same stay the longer one holds.
+ * counts of the same stay the longer one holds; what it had stood when it left comes on top.
  *
  * @throws Refusal `gone` for what cannot come back, `place` as `moveTo`
  */
@@ -46,8 +45,9 @@ function putBackPackage(command: PuttingBack, world: World): LedgerEvent[] {
   const back = comingBack(found, world);
   const zone = command.zone ?? back.zoneId;
   if (zone === null) throw new Refusal('place', 'Where to? It had no place.');
-  const clocked = back.counterSince === null ? 0 : minutesBetween(back.counterSince, world.at);
-  const minutes = Math.max(command.minutes, clocked);
+  const [running] = counterOf(back, world);
+  const clocked = running?.did === 'counter' ? running.minutes : 0;
+  const minutes = Math.max(command.minutes, clocked) + (found.gone?.stood ?? 0);
   const stay: HistoryEvent[] =
     minutes < 1
       ? []

@@ -1,6 +1,6 @@
 import { Refusal } from '../../model/refusal';
 import { sayAmount } from '../../units/sayAmount';
-import { withEvents } from './judgePackage';
+import { counterOf, withEvents } from './judgePackage';
 import type { DiscardReason, GoneHow, Package } from '../../model/package';
 import { partOpens, type Pieces } from './partOpens';
 import type { World } from '../../model/world';
@@ -13,6 +13,23 @@ export interface Taking {
   pieces?: Pieces | null;
   /** What is kept for somebody is taken all the same. */
   promised?: boolean;
+}
+
+/** The whole package gone, with the minutes it stood out as it left. */
+export function leaving(
+  before: Package,
+  how: Exclude<GoneHow, 'undone'>,
+  reason: DiscardReason | null,
+  world: World,
+): Package {
+  const [stay] = counterOf(before, world);
+  const stood = stay?.did === 'counter' ? { stood: stay.minutes } : {};
+  return {
+    ...before,
+    gone: { how, on: world.today, reason, ...stood },
+    counterSince: null,
+    version: before.version + 1,
+  };
 }
 
 /**
@@ -28,7 +45,7 @@ export function reduced(
 ): Package {
   const version = before.version + 1;
   if (amount === null || amount === before.amount) {
-    return { ...before, gone: { how, on: world.today, reason }, counterSince: null, version };
+    return leaving(before, how, reason, world);
   }
   if (amount > before.amount) {
     throw new Refusal('amount', `There are only ${sayAmount(before.amount, before.unit)} in ${before.code}.`);

@@ -3,7 +3,8 @@ import { amountFault, isUnit, readAmount } from '../../units/readAmount';
 import { sayAmount } from '../../units/sayAmount';
 import type { CountKind, QuickDraft, Reader } from '../quickDraft';
 import { PIECE_WORDS, VESSEL_WORDS } from '../quickWords';
-import { numberValue, readNumber } from '../readNumber';
+import { numberValue } from '../../units/numberValue';
+import { readNumber } from '../readNumber';
 
 const TIMES = ['x', '×', '*'];
 const CUBES = ['cube', 'cubes'];

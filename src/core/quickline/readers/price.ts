@@ -1,6 +1,6 @@
 import { readAmount } from '../../units/readAmount';
 import type { QuickDraft, Reader } from '../quickDraft';
-import { numberValue } from '../readNumber';
+import { numberValue } from '../../units/numberValue';
 
 const EACH = new Set(['each', 'ea', 'apiece']);
 const LEADS = new Set(['a', 'an', 'per', '/']);

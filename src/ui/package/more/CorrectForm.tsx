@@ -23,7 +23,11 @@ export function CorrectForm({ detail, run }: { detail: PackageDetail; run: Run }
     ...(startOn !== detail.start_on ? { startOn } : {}),
     ...(frozenOn !== (detail.frozen_on ?? '') ? { frozenOn } : {}),
   };
-  const whole = amount !== null && startOn !== '' && (printed === null || printed.date !== '');
+  const whole =
+    amount !== null &&
+    startOn !== '' &&
+    (detail.frozen_on === null || frozenOn !== '') &&
+    (printed === null || printed.date !== '');
   return (
     <form
       className="space-y-2"

@@ -1,5 +1,5 @@
 import Joi from 'joi';
-import { amount, onPackage } from '../../schemas/words';
+import { amount, onPackage, promised } from '../../schemas/words';
 import { mergePackagesCommand } from '@/core/ledger/package/mergePackages';
 import { atDoor } from '../../atDoor';
 
@@ -15,4 +15,5 @@ export const mergePackagesDoor = atDoor(mergePackagesCommand, {
     .max(MOST_JOINED)
     .unique('package')
     .required(),
+  promised,
 });
