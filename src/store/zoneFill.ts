@@ -1,6 +1,6 @@
 import type { Package } from '@/core/model/package';
 import { fromJson, type Sql } from './database';
-import type { StoredPackage } from './packages';
+import type { StoredPackage } from './putPackages';
 
 /** Counts what lies in these zones again: packages and litres. */
 export async function renewZoneFill(

@@ -1,106 +1,10 @@
 import type { Page } from '@playwright/test';
 import { withClockedServer } from '../fixtures/clockedServer';
+import { THERE } from '../fixtures/firstFill';
 import { expectAccessible } from './kitchen';
 import { expect, test } from './page';
 
 const NOW = '2026-11-25T14:05:00.000Z';
-
-/** What is read out of each zone: the line, and its name, whose letters are not counted. */
-const THERE: readonly (readonly [
-  zone: string,
-  things: readonly (readonly [line: string, name: string])[],
-])[] = [
-  [
-    'Ice box shelf',
-    [
-      ['ice cream 1 l', 'ice cream'],
-      ['frozen peas 900 g', 'frozen peas'],
-    ],
-  ],
-  [
-    'Upper shelf',
-    [
-      ['milk 2 l bb 4/12', 'milk'],
-      ['6 yogurt', 'yogurt'],
-      ['quark 500 g', 'quark'],
-      ['hummus 200 g ub 1/12', 'hummus'],
-      ['sliced ham 150 g', 'sliced ham'],
-      ['14 eggs', 'eggs'],
-      ['butter 250 g', 'butter'],
-      ['chedar 400 g', 'chedar'],
-      ['leftover rice 300 g mon', 'leftover rice'],
-    ],
-  ],
-  [
-    'Lower shelf',
-    [
-      ['mince 500 g ub fri', 'mince'],
-      ['2 trout', 'trout'],
-      ['smoked haddock 400 g', 'smoked haddock'],
-    ],
-  ],
-  [
-    'Leaf drawer',
-    [
-      ['3 leeks', 'leeks'],
-      ['kale 300 g', 'kale'],
-      ['carrots 1 kg', 'carrots'],
-      ['a lettuce', 'lettuce'],
-      ['parsley', 'parsley'],
-      ['quince 600 g', 'quince'],
-    ],
-  ],
-  [
-    'Door 1',
-    [
-      ['mustard open', 'mustard'],
-      ['ketchup open', 'ketchup'],
-      ['jam open', 'jam'],
-    ],
-  ],
-  [
-    'Basket 1',
-    [
-      ['bread xmas', 'bread'],
-      ['bannocks x8', 'bannocks'],
-      ['ice cubes 2 kg', 'ice cubes'],
-    ],
-  ],
-  [
-    'Basket 2',
-    [
-      ['damsons 2 kg', 'damsons'],
-      ['raspberries 900 g', 'raspberries'],
-      ['rhubarb 1 kg', 'rhubarb'],
-    ],
-  ],
-  [
-    'Basket 3',
-    [
-      ['stew 2 tubs', 'stew'],
-      ['chowder 3 tubs', 'chowder'],
-      ['vegetable soup 2 l', 'vegetable soup'],
-    ],
-  ],
-  [
-    'Layer 1',
-    [
-      ['venison 2 kg spring', 'venison'],
-      ['haddock 1 kg', 'haddock'],
-      ['lamb mince 2 kg', 'lamb mince'],
-      ['pork chops 1 kg', 'pork chops'],
-      ['duck 2 kg', 'duck'],
-    ],
-  ],
-  [
-    'Layer 2',
-    [
-      ['turkey 5 kg no idea', 'turkey'],
-      ['chicken stock 3 l', 'chicken stock'],
-      ['kippers 400 g', 'kippers'],
-    ],
-  ],
-];
 
 /** Counts keys and clicks on every page from now on. */
 async function countKeys(page: Page): Promise<() => Promise<number>> {

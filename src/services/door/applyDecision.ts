@@ -13,7 +13,7 @@ import { renewFiguresVersion } from '@/store/households';
 import { trimDrawing } from '@/store/drawings';
 import { dropReading } from '@/store/readings';
 import { appendEvents } from '@/store/ledger';
-import { addLot, addPackages, putPackage, type StoredPackage } from '@/store/packages';
+import { addLot, addPackages, putPackage, type StoredPackage } from '@/store/putPackages';
 import { putSetting } from './putSetting';
 import { putAskDays, renewZoneFill } from '@/store/zoneFill';
 

@@ -2,7 +2,7 @@ import { sql, transaction } from '@/store/database';
 import { renewTally } from '@/store/dayTally';
 import { putFeedKey, readHousehold, readWithoutFeed } from '@/store/households';
 import { readKitchen } from '@/store/kitchens';
-import { putPackage } from '@/store/packages';
+import { putPackage } from '@/store/putPackages';
 import { readUnmeasured, renewZoneFill } from '@/store/zoneFill';
 import { NO_WISH } from '@/core/model/wish';
 import { toStored } from '../door/applyDecision';
