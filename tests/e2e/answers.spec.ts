@@ -54,7 +54,22 @@ test('Back closes what lies over the page, one after the other, and only then le
     .click();
   await page.getByRole('button', { name: 'Close' }).click();
   await expect(page.getByRole('dialog')).toHaveCount(0);
-  await page.waitForTimeout(300);
+  await page.goBack();
+  await expect(page).toHaveURL(/\/ledger$/);
+
+  // Whoever closes it and goes on in the same breath gets there, and comes back past it in one step each.
+  await page.goto('/stock');
+  await page
+    .getByRole('button', { name: /Why this date/ })
+    .first()
+    .click();
+  await expect(page.getByRole('heading', { name: 'Why this date' })).toBeVisible();
+  await page.keyboard.press('Escape');
+  await page.getByRole('link', { name: 'Outage' }).click();
+  await expect(page).toHaveURL(/\/outage$/);
+  await page.goBack();
+  await expect(page).toHaveURL(/\/stock$/);
+  await expect(page.getByRole('heading', { name: 'Stock', level: 1 })).toBeVisible();
   await page.goBack();
   await expect(page).toHaveURL(/\/ledger$/);
 });
