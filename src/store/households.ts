@@ -1,5 +1,6 @@
 import type { Caution } from '@/core/model/history';
 import type { UnitSystem } from '@/core/units/readAmount';
+import { PLAIN_WORDING, type Wording } from '@/core/units/wording';
 import type { HouseholdSettings } from '@/core/model/setting';
 import { fromJson, type Sql } from './database';
 
@@ -22,6 +23,7 @@ export interface Household {
 interface HouseholdRow {
   demo: number;
   units: UnitSystem;
+  decimals: Wording['decimals'];
   date_order: 'dmy' | 'mdy';
   people: unknown;
   figures: string;
@@ -49,6 +51,7 @@ const toHousehold = (row: HouseholdRow): Household => ({
     timeZone: row.time_zone,
     currency: row.currency,
     units: row.units,
+    decimals: row.decimals,
     dateOrder: row.date_order,
     people: row.people === null ? [] : fromJson<string[]>(row.people),
     caution: row.caution,
@@ -62,7 +65,7 @@ const toHousehold = (row: HouseholdRow): Household => ({
   kitchenChanges: row.kitchen_changes,
 });
 
-const HOUSEHOLD = `SELECT id, demo, units, date_order, people, name, time_zone, currency, caution, notify_at, lead_chilled, lead_frozen, feed_key,
+const HOUSEHOLD = `SELECT id, demo, units, decimals, date_order, people, name, time_zone, currency, caution, notify_at, lead_chilled, lead_frozen, feed_key,
             changes, kitchen_changes,
             CONCAT(figures_version, ':',
                    COALESCE((SELECT digest FROM reference_file WHERE reference_file.name = 'reference'), '')) AS figures
@@ -111,7 +114,7 @@ export interface NewHousehold {
   timeZone: string;
   currency: string;
   settings: Pick<HouseholdSettings, 'caution' | 'notifyAt' | 'leadChilled' | 'leadFrozen' | 'feedKey'> &
-    Partial<Pick<HouseholdSettings, 'units' | 'dateOrder' | 'people'>>;
+    Partial<Pick<HouseholdSettings, 'units' | 'decimals' | 'dateOrder' | 'people'>>;
   demo?: boolean;
   own?: boolean;
 }
@@ -120,13 +123,14 @@ export async function addHousehold(sql: Sql, household: NewHousehold): Promise<n
   const { settings } = household;
   const { insertId } = await sql.run(
     `INSERT INTO household (name, time_zone, currency, caution, notify_at, lead_chilled, lead_frozen, feed_key,
-                            units, date_order, people, demo, own)
+                            units, decimals, date_order, people, demo, own)
      VALUES (:name, :timeZone, :currency, :caution, :notifyAt, :leadChilled, :leadFrozen, :feedKey,
-             :units, :dateOrder, :people, :demo, :own)`,
+             :units, :decimals, :dateOrder, :people, :demo, :own)`,
     {
       ...household,
       ...settings,
-      units: settings.units ?? 'metric',
+      units: settings.units ?? PLAIN_WORDING.units,
+      decimals: settings.decimals ?? PLAIN_WORDING.decimals,
       dateOrder: settings.dateOrder ?? 'dmy',
       people: JSON.stringify(settings.people ?? []),
       demo: household.demo ?? false,
@@ -156,6 +160,7 @@ export async function putSettings(
             time_zone = COALESCE(:timeZone, time_zone),
             currency = COALESCE(:currency, currency),
             units = COALESCE(:units, units),
+            decimals = COALESCE(:decimals, decimals),
             date_order = COALESCE(:dateOrder, date_order),
             people = COALESCE(:people, people)
       WHERE id = :householdId`,
@@ -166,6 +171,7 @@ export async function putSettings(
       timeZone: told(settings.timeZone),
       currency: told(settings.currency),
       units: told(settings.units),
+      decimals: told(settings.decimals),
       dateOrder: told(settings.dateOrder),
       people: settings.people ? JSON.stringify(settings.people) : null,
     },

@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import { withClockedServer } from '../fixtures/clockedServer';
 import { readPages } from '../fixtures/readPages';
 import type { Page } from '@playwright/test';
@@ -11,6 +12,27 @@ const SUNDAY = '2026-11-29T08:05:00.000Z';
 
 /** Quantities of a metric kitchen as they stand in words. */
 const METRIC = /(?<![\p{L}\d.])\d+(?:[.,]\d+)?\s?(?:kg|g|ml|l|L|litres|mm|cm|°C)(?![\p{L}\d])/u;
+
+/** A figure with a point before its tenths. */
+const POINT = /(?<![\p{L}\d.:/])\d+\.\d+(?![\d.:/\p{L}])/u;
+
+const VIEWS = [
+  '/',
+  '/stock',
+  '/outage',
+  '/ledger',
+  '/kitchen',
+  '/kitchen/check',
+  '/kitchen/tidy',
+  '/kitchen/upkeep',
+  '/kitchen/containers',
+  '/kitchen/foods',
+  '/kitchen/household',
+  '/kitchen/draw',
+  '/kitchen/draw?shape=chest',
+  '/move-in',
+  '/haul',
+];
 
 /** All a page says, also in names and hints; a measure beside a field has no figure, so it is made one. */
 const wordsOf = (page: Page): Promise<string> =>
@@ -99,7 +121,9 @@ test('the demo’s day is answered in twelve keys, and the next day asks nothing
   });
 });
 
-test('in a US household no screen, label or paper says grams, litres or °C', async ({ page }) => {
+test('in a US household no screen, label or paper says grams, litres or °C, and where a comma is written none has a point', async ({
+  page,
+}) => {
   test.setTimeout(300_000);
   await withClockedServer('us', TODAY, async (base) => {
     const post = async (path: string, data: unknown) => {
@@ -165,33 +189,35 @@ test('in a US household no screen, label or paper says grams, litres or °C', as
     await expect(page.getByLabel('Appetite')).toContainText(' oz');
     await expect(page.getByText(/more today/)).toBeVisible();
     expect(METRIC.exec(await wordsOf(page))?.[0] ?? null).toBeNull();
-    for (const address of [
-      '/',
-      '/stock',
-      '/outage',
-      '/ledger',
-      '/kitchen',
-      '/kitchen/check',
-      '/kitchen/tidy',
-      '/kitchen/upkeep',
-      '/kitchen/containers',
-      '/kitchen/foods',
-      '/kitchen/household',
-      '/kitchen/draw',
-      '/kitchen/draw?shape=chest',
-      '/move-in',
-      '/haul',
-      `/p/${code}`,
-    ]) {
-      await page.goto(`${base}${address}`);
-      await expect(page.locator('main')).toBeVisible();
-      expect([address, METRIC.exec(await wordsOf(page))?.[0] ?? null]).toEqual([address, null]);
+    const everywhere = async (told: RegExp): Promise<void> => {
+      for (const address of [...VIEWS, `/p/${code}`]) {
+        await page.goto(`${base}${address}`);
+        await expect(page.locator('main')).toBeVisible();
+        expect([address, told.exec(await wordsOf(page))?.[0] ?? null]).toEqual([address, null]);
+      }
+      for (const address of [`/api/v1/labels?codes=${code}`, '/api/v1/slip', '/api/v1/guide']) {
+        const pdf = await page.request.get(`${base}${address}`);
+        const pages = await readPages(new Response(new Uint8Array(await pdf.body())));
+        const words = pages.map(({ text }) => text).join(' ');
+        expect([address, told.exec(words)?.[0] ?? null]).toEqual([address, null]);
+      }
+    };
+    await everywhere(METRIC);
+    // The same house with grams and a comma: no figure has a point any more, and what is typed with either is understood.
+    await post('/api/v1/commands', {
+      id: randomUUID(),
+      type: 'household.set',
+      changes: { units: 'metric', decimals: 'comma' },
+    });
+    await page.goto(`${base}/`);
+    for (const line of ['cod 1,25 kg', 'hake 1.25 kg']) {
+      await quick.fill(line);
+      await expect(page.locator('#quick-reading')).toContainText('1,25 kg');
+      await quick.press('Enter');
+      await expect(quick).toHaveValue('');
     }
-    for (const address of [`/api/v1/labels?codes=${code}`, '/api/v1/slip', '/api/v1/guide']) {
-      const pdf = await page.request.get(`${base}${address}`);
-      const pages = await readPages(new Response(new Uint8Array(await pdf.body())));
-      const words = pages.map(({ text }) => text).join(' ');
-      expect([address, METRIC.exec(words)?.[0] ?? null]).toEqual([address, null]);
-    }
+    await page.goto(`${base}/stock?q=hake`);
+    await expect(page.getByRole('table')).toContainText('1,25 kg');
+    await everywhere(POINT);
   });
 });

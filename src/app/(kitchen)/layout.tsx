@@ -33,7 +33,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
       <body className="bg-rime text-ink">
         {shell ? (
           <DoorProvider
-            units={shell.units}
+            wording={shell.wording}
             house={{ demo: shell.household.demo, codesLocal: shell.codes_local }}
           >
             <a href="#main" className="button absolute -top-20 left-2 z-50 focus:top-2">

@@ -1,7 +1,7 @@
 import { headers } from 'next/headers';
 import { notFound, redirect } from 'next/navigation';
 import { asksWhichDoor } from '@/services/household/households';
-import { ourUnits } from '@/services/household/inOurUnits';
+import { ourWording } from '@/services/household/inOurUnits';
 import { orNotFound } from '@/services/door/problem';
 import { todayText } from '@/services/today/seenToday';
 import { readToday } from '@/services/today/today';
@@ -15,7 +15,7 @@ export default async function TodayPage({ searchParams }: { searchParams: Search
   if (!view) notFound();
   return (
     <TodayBench
-      told={todayText(view, await ourUnits())}
+      told={todayText(view, await ourWording())}
       phone={(await headers()).get('x-orderly-frost-phone') === '1'}
     />
   );

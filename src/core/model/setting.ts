@@ -5,16 +5,15 @@ import type { ApplianceDrawing } from './drawing';
 import type { Haul, HaulLine, LearnedCode } from './haul';
 import type { Container } from './container';
 import type { Caution } from './history';
-import type { UnitSystem } from '../units/readAmount';
+import type { Wording } from '../units/wording';
 
 /** What a household decides for itself. */
-export interface HouseholdSettings {
+export interface HouseholdSettings extends Wording {
   name: string;
   /** IANA name. */
   timeZone: string;
   /** ISO 4217. */
   currency: string;
-  units: UnitSystem;
   /** Day or month first in figures. */
   dateOrder: 'dmy' | 'mdy';
   /** Names of who lives there. */

@@ -2,6 +2,9 @@ import fc from 'fast-check';
 import { readAmount } from './readAmount';
 import { retell, retellAll, sayFahrenheit, toCelsius } from './retell';
 import { sayAmount } from './sayAmount';
+import { PLAIN_WORDING, type Wording } from './wording';
+
+const US: Wording = { units: 'us', decimals: 'point' };
 
 it.each([
   ['Stored Trout 4 × 400 g.', 'Stored Trout 4 × 14.1 oz.'],
@@ -16,8 +19,37 @@ it.each([
   ['Layer 1, Drawer 2: 3 packages of AB23', 'Layer 1, Drawer 2: 3 packages of AB23'],
   ['best by 9 Feb 2027, rule K5', 'best by 9 Feb 2027, rule K5'],
 ])('“%s” is “%s” in a US kitchen', (metric, us) => {
-  expect(retell(metric, 'us')).toBe(us);
-  expect(retell(metric, 'metric')).toBe(metric);
+  expect(retell(metric, US)).toBe(us);
+  expect(retell(metric, PLAIN_WORDING)).toBe(metric);
+});
+
+it.each([
+  ['Stored Trout 1.6 kg, 4 × 0.4 kg.', 'Stored Trout 1,6 kg, 4 × 0,4 kg.'],
+  ['above 4.4 °C for 2.5 h; −1.5 °C', 'above 4,4 °C for 2,5 h; −1,5 °C'],
+  ['€2.40 a packet, €1,234.50 in all', '€2,40 a packet, €1.234,50 in all'],
+  [
+    '480.5 × 140 mm, chilled days pass 1.4 times as fast',
+    '480,5 × 140 mm, chilled days pass 1,4 times as fast',
+  ],
+  [
+    'at 10.30, 2026-11-25T18:00:01.500Z, 10.0.0.7, v1.5, 1.5',
+    'at 10,30, 2026-11-25T18:00:01.500Z, 10.0.0.7, v1.5, 1,5',
+  ],
+  ['best by 9 Feb 2027, rule K5. 3 packages', 'best by 9 Feb 2027, rule K5. 3 packages'],
+  ['1.25', '1.25'],
+])('“%s” is “%s” where a comma is written', (point, comma) => {
+  expect(retell(point, { units: 'metric', decimals: 'comma' })).toBe(comma);
+  // Said over again it stays as it is.
+  expect(retell(comma, { units: 'metric', decimals: 'comma' })).toBe(comma);
+});
+
+it('pounds with a comma are the same pounds', () => {
+  expect(retell('1.6 kg from 2 packages', { units: 'us', decimals: 'comma' })).toBe(
+    '3,53 lb from 2 packages',
+  );
+  expect(retell('1,6 kg from 2 packages', { units: 'us', decimals: 'comma' })).toBe(
+    '3,53 lb from 2 packages',
+  );
 });
 
 it('amounts go round without drift: what is said, typed again, says the same and stays the same amount', () => {
@@ -30,12 +62,12 @@ it('amounts go round without drift: what is said, typed again, says the same and
       fc.integer({ min: 1, max: 200_000 }),
       fc.constantFrom('g' as const, 'ml' as const),
       (amount, unit) => {
-        const said = retell(sayAmount(amount, unit), 'us');
+        const said = retell(sayAmount(amount, unit), US);
         const typed = again(said);
         expect(typed?.unit).toBe(unit);
-        const said2 = retell(sayAmount(typed?.amount ?? 0, unit), 'us');
+        const said2 = retell(sayAmount(typed?.amount ?? 0, unit), US);
         const typed2 = again(said2);
-        const said3 = retell(sayAmount(typed2?.amount ?? 0, unit), 'us');
+        const said3 = retell(sayAmount(typed2?.amount ?? 0, unit), US);
         expect(said3).toBe(said2);
         expect(again(said3)).toEqual(typed2);
         // Never off by more than what the words leave open: a hundredth of a pound or quart, a tenth of an ounce, and our own rounding.
@@ -56,7 +88,7 @@ it('what is typed in round pounds, ounces, quarts and cups is said so again', ()
             ? Math.min(most, 1 + steps * step)
             : Math.min(most, (unit === 'lb' ? 1 : 0) + steps * step);
         const typed = readAmount(value, unit, 'us');
-        expect(retell(sayAmount(typed?.amount ?? 0, typed?.unit ?? 'g'), 'us')).toBe(`${value} ${unit}`);
+        expect(retell(sayAmount(typed?.amount ?? 0, typed?.unit ?? 'g'), US)).toBe(`${value} ${unit}`);
       },
     ),
   );
@@ -75,7 +107,7 @@ it('degrees typed in °F and said again are the same, and a view is retold in al
     zones: [{ c: 4.4, says: 'at 4.4 °C' }],
     none: null,
   };
-  expect(retellAll(view, 'us')).toEqual({
+  expect(retellAll(view, US)).toEqual({
     name: 'Box 1 l',
     amount: 400,
     words: '14.1 oz',

@@ -1,4 +1,5 @@
 import type { UnitSystem } from './readAmount';
+import { isPlain, type Wording, withDecimals, writeFigure } from './wording';
 
 const G_PER_OZ = 28.349523125;
 const G_PER_LB = 453.59237;
@@ -58,6 +59,10 @@ export function sayFahrenheit(celsius: number): string {
   return said.replace(/^-0$/, '0').replace('-', '−');
 }
 
+/** "−18" or "0", "4.5" or "4,5": a temperature as the household's thermometers show it, without its sign. */
+export const sayDegrees = (celsius: number, { units, decimals }: Wording): string =>
+  writeFigure(units === 'us' ? sayFahrenheit(celsius) : `${celsius}`.replace('-', '−'), decimals);
+
 /** °C of a figure typed in the household's degrees. */
 export const toCelsius = (degrees: number, system: UnitSystem): number =>
   system === 'us' ? Math.round(((degrees - 32) * 50) / 9) / 10 : degrees;
@@ -97,10 +102,15 @@ const QUANTITY = new RegExp(
 const valueOf = (figure: string): number => Number(figure.replace('−', '-').replace(',', '.'));
 
 /**
- * Words with their metric quantities as the household measures: "400 g" is "14.1 oz" in a US kitchen, "4.4 °C" is "40 °F". Inside,
- * everything is grams, millilitres, millimetres and °C; this is the one place where it is said otherwise.
+ * Words with their metric quantities as the household measures, and their figures as it writes them: "400 g" is "14.1 oz" in a US
+ * kitchen, "4.4 °C" is "40 °F", "1.5 kg" is "1,5 kg" where a comma is written. Inside, everything is grams, millilitres,
+ * millimetres, °C and a point; this is the one place where it is said otherwise.
  */
-export function retell(text: string, system: UnitSystem): string {
+export function retell(text: string, wording: Wording): string {
+  return withDecimals(inUnits(text, wording.units), wording.decimals);
+}
+
+function inUnits(text: string, system: UnitSystem): string {
   if (system === 'metric') return text;
   return text
     .replace(MEASURES, (_, lead: string, last: string, unit: string) => {
@@ -118,10 +128,10 @@ export function retell(text: string, system: UnitSystem): string {
 const TYPED: ReadonlySet<string> = new Set(['name', 'called', 'room', 'purpose', 'person']);
 
 /** The same for every text of an answer or a view but the cook's own names; figures stay as they are. */
-export function retellAll<Value>(value: Value, system: UnitSystem): Value {
-  if (system === 'metric') return value;
+export function retellAll<Value>(value: Value, wording: Wording): Value {
+  if (isPlain(wording)) return value;
   const told = (one: unknown): unknown => {
-    if (typeof one === 'string') return retell(one, system);
+    if (typeof one === 'string') return retell(one, wording);
     if (Array.isArray(one)) return one.map(told);
     if (one !== null && typeof one === 'object' && Object.getPrototypeOf(one) === Object.prototype)
       return Object.fromEntries(

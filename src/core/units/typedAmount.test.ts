@@ -2,6 +2,9 @@ import fc from 'fast-check';
 import { retell } from './retell';
 import { sayAmount } from './sayAmount';
 import { typedAmount } from './typedAmount';
+import type { Wording } from './wording';
+
+const US: Wording = { units: 'us', decimals: 'point' };
 
 it.each([
   ['400', 'g', 'metric', 400],
@@ -38,7 +41,7 @@ it('an amount as it is said can be typed back', () => {
       fc.integer({ min: 1, max: 150_000 }),
       fc.constantFrom('g' as const, 'ml' as const),
       (amount, unit) => {
-        const said = retell(sayAmount(amount, unit), 'us');
+        const said = retell(sayAmount(amount, unit), US);
         const typed = typedAmount(said, unit, 'us').amount ?? 0;
         expect(Math.abs(typed - amount)).toBeLessThanOrEqual(Math.max(6, amount * 0.051));
       },

@@ -1,5 +1,6 @@
 import { numberValue } from './numberValue';
 import type { UnitSystem } from './readAmount';
+import { type Wording, writeFigure } from './wording';
 
 /** What a field holds inside; `room` is the litres of a whole appliance, which a US plate gives in cubic feet. */
 export type InnerUnit = 'mm' | 'g' | 'ml' | 'l' | 'room';
@@ -28,11 +29,11 @@ const FIELDS: Readonly<Record<InnerUnit, Readonly<Record<UnitSystem, Field>>>> =
  * A number field in the household's own measure: what stands beside it, how the inner figure is shown, and what is meant by what is
  * typed. Shown and read again, a whole figure of the inner unit stays what it was.
  */
-export function typedIn(inner: InnerUnit, system: UnitSystem) {
-  const { unit, each, digits } = FIELDS[inner][system];
+export function typedIn(inner: InnerUnit, { units, decimals }: Wording) {
+  const { unit, each, digits } = FIELDS[inner][units];
   return {
     unit,
-    show: (value: number): string => String(Number((value / each).toFixed(digits))),
+    show: (value: number): string => writeFigure(Number((value / each).toFixed(digits)), decimals),
     /** In the inner unit, unrounded; NaN for what is no number. */
     read: (text: string): number => (text.trim() === '' ? Number.NaN : numberValue(text.trim()) * each),
   };

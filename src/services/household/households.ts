@@ -55,6 +55,7 @@ export const newHouseholdSchema = Joi.object({
   time_zone: HOUSEHOLD_WORDS.timeZone.required(),
   currency: HOUSEHOLD_WORDS.currency.required(),
   units: HOUSEHOLD_WORDS.units.default('metric'),
+  decimals: HOUSEHOLD_WORDS.decimals.default('point'),
   date_order: HOUSEHOLD_WORDS.dateOrder.default('dmy'),
   caution: Joi.string()
     .valid(...CAUTIONS)
@@ -62,7 +63,10 @@ export const newHouseholdSchema = Joi.object({
   people: HOUSEHOLD_WORDS.people.default([]),
 });
 
-type NewHouseholdBody = Pick<HouseholdSettings, 'name' | 'currency' | 'units' | 'caution' | 'people'> & {
+type NewHouseholdBody = Pick<
+  HouseholdSettings,
+  'name' | 'currency' | 'units' | 'decimals' | 'caution' | 'people'
+> & {
   time_zone: string;
   date_order: HouseholdSettings['dateOrder'];
 };
@@ -70,7 +74,16 @@ type NewHouseholdBody = Pick<HouseholdSettings, 'name' | 'currency' | 'units' | 
 /** Makes a household of one's own; it has no appliance yet. @throws Problem 400, 409 for a name that is there */
 export async function addOwnHousehold(body: unknown): Promise<{ id: number }> {
   const told = validate<NewHouseholdBody>(newHouseholdSchema, body);
-  const { name, time_zone: timeZone, currency, units, date_order: dateOrder, caution, people } = told;
+  const {
+    name,
+    time_zone: timeZone,
+    currency,
+    units,
+    decimals,
+    date_order: dateOrder,
+    caution,
+    people,
+  } = told;
   const others = await readHouseholds(sql());
   if (others.some((other) => other.name.toLowerCase() === name.toLowerCase()))
     throw new Problem(
@@ -89,6 +102,7 @@ export async function addOwnHousehold(body: unknown): Promise<{ id: number }> {
     settings: {
       caution,
       units,
+      decimals,
       dateOrder,
       people,
       notifyAt: '08:00',

@@ -2,6 +2,7 @@ import { createHash, timingSafeEqual } from 'node:crypto';
 import ical, { ICalAlarmType, ICalCalendarMethod, ICalEventStatus } from 'ical-generator';
 import { addDays } from '@/core/calendar/calendarDate';
 import { instantInZone } from '@/core/calendar/instantInZone';
+import { retellAll } from '@/core/units/retell';
 import { sayAmount } from '@/core/units/sayAmount';
 import { sql, transaction } from '@/store/database';
 import { type FeedDay, lockFeedDays, putFeedDay, readTold, type ToldPackage } from '@/store/feed';
@@ -127,14 +128,11 @@ async function feedOf(key: string): Promise<string> {
   const until = addDays(today, AHEAD_DAYS);
   const packages = await readTold(sql(), household.id, until, MOST_TOLD);
   const places = new Map(kitchen.zones.map((zone) => [zone.id, `${zone.name}, ${zone.applianceName}`]));
-  const entries = toEntries(packages, today, until, (id) => places.get(id ?? '') ?? 'out of the cold').map(
-    (entry) => ({
-      ...entry,
-      digest: createHash('sha256')
-        .update(`${notifyAt}\n${entry.summary}\n${entry.description}`)
-        .digest('hex'),
-    }),
-  );
+  const lines = toEntries(packages, today, until, (id) => places.get(id ?? '') ?? 'out of the cold');
+  const entries = retellAll(lines, household.settings).map((entry) => ({
+    ...entry,
+    digest: createHash('sha256').update(`${notifyAt}\n${entry.summary}\n${entry.description}`).digest('hex'),
+  }));
   const days = await transaction(async (db) => {
     const told = await lockFeedDays(db, household.id, today);
     const next = nextFeedDays(entries, told, at);

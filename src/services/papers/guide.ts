@@ -1,4 +1,4 @@
-import { ourUnits } from '../household/inOurUnits';
+import { ourWording } from '../household/inOurUnits';
 import { beginPaper, MM, PAPER_INK, PAPER_SLATE } from './paper';
 
 const PAGE_MM = [210, 297] as const;
@@ -44,7 +44,7 @@ const PARTS: readonly (readonly [title: string, lines: readonly string[]])[] = [
 
 /** The guide on one page, A4, as PDF. */
 export async function printGuide(): Promise<Buffer> {
-  const { document, page, done } = beginPaper('Orderly Frost guide', PAGE_MM, await ourUnits());
+  const { document, page, done } = beginPaper('Orderly Frost guide', PAGE_MM, await ourWording());
   document.addPage(page);
   const width = PAGE_MM[0] * MM - 2 * EDGE;
   document.font('heading').fontSize(26).fillColor(PAPER_INK).text('Orderly Frost', EDGE, EDGE, { width });

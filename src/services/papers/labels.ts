@@ -1,5 +1,5 @@
-import type { UnitSystem } from '@/core/units/readAmount';
-import { ourUnits } from '../household/inOurUnits';
+import type { Wording } from '@/core/units/wording';
+import { ourWording } from '../household/inOurUnits';
 import QRCode from 'qrcode';
 import { LABEL_SIZES, labelPlaces, type LabelSize } from '@/core/labels/labelPlaces';
 import { type LabelText, labelText } from '@/core/labels/labelText';
@@ -102,10 +102,10 @@ function drawLabels(
   labels: readonly PrintedLabel[],
   size: LabelSize,
   startAt: number,
-  units: UnitSystem,
+  wording: Wording,
 ): Promise<Buffer> {
   const places = labelPlaces(size, labels.length, startAt);
-  const { document, page, done } = beginPaper('Orderly Frost labels', size.pageMm, units);
+  const { document, page, done } = beginPaper('Orderly Frost labels', size.pageMm, wording);
   let onPage = -1;
   labels.forEach((label, at) => {
     const place = places[at];
@@ -161,5 +161,5 @@ export async function printLabels(query: {
     const judgedAs = food?.name ?? item.foodId;
     return { ...labelText(shown, food), judgedAs, address: `${publicUrl()}/p/${item.code}` };
   });
-  return drawLabels(labels, size, query.startAt, await ourUnits());
+  return drawLabels(labels, size, query.startAt, await ourWording());
 }

@@ -1,7 +1,7 @@
 import path from 'node:path';
 import PDFDocument from 'pdfkit';
-import type { UnitSystem } from '@/core/units/readAmount';
 import { retell } from '@/core/units/retell';
+import type { Wording } from '@/core/units/wording';
 
 /** Points of a millimetre. */
 export const MM = 72 / 25.4;
@@ -52,7 +52,7 @@ export function printable(
 export function beginPaper(
   title: string,
   sizeMm: readonly [number, number],
-  units: UnitSystem,
+  wording: Wording,
 ): { document: PDFKit.PDFDocument; page: PDFKit.PDFDocumentOptions; done: Promise<Buffer> } {
   const page = { size: [sizeMm[0] * MM, sizeMm[1] * MM] as [number, number], margin: 0 };
   const document = new PDFDocument({ ...page, autoFirstPage: false, info: { Title: title } });
@@ -64,10 +64,10 @@ export function beginPaper(
   document.font = ((name: string) => setFont((font = name))) as typeof document.font;
   const write = document.text.bind(document) as (...told: unknown[]) => PDFKit.PDFDocument;
   document.text = ((words: string, ...told: unknown[]) =>
-    write(printable(document, font, retell(words, units)), ...told)) as typeof document.text;
+    write(printable(document, font, retell(words, wording)), ...told)) as typeof document.text;
   for (const measure of ['widthOfString', 'heightOfString'] as const) {
     const of = document[measure].bind(document);
-    document[measure] = (words, told) => of(retell(words, units), told);
+    document[measure] = (words, told) => of(retell(words, wording), told);
   }
   const chunks: Buffer[] = [];
   document.on('data', (chunk: Buffer) => chunks.push(chunk));

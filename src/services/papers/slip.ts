@@ -130,11 +130,7 @@ export async function printSlip(): Promise<Buffer> {
       lines: jobs.map(({ says, due_words }) => ({ words: says, more: due_words })),
     });
   }
-  const { document, page, done } = beginPaper(
-    'Orderly Frost morning slip',
-    PAGE_MM,
-    household.settings.units,
-  );
+  const { document, page, done } = beginPaper('Orderly Frost morning slip', PAGE_MM, household.settings);
   const width = PAGE_MM[0] * MM - 2 * EDGE;
   const bottom = PAGE_MM[1] * MM - EDGE;
   // One page on the door, whatever it takes: a long morning is written smaller, down to where it can still be read.

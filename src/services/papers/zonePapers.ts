@@ -1,4 +1,4 @@
-import { ourUnits } from '../household/inOurUnits';
+import { ourWording } from '../household/inOurUnits';
 import QRCode from 'qrcode';
 import type { ApplianceDrawing, Box, DrawnZone } from '@/core/model/drawing';
 import { placedBox } from '@/core/kitchen/boxes';
@@ -84,7 +84,7 @@ export async function printZoneLabels(id: string): Promise<Buffer> {
   if (!drawing) throw new Problem(404, 'not-found', 'There is no such appliance in this kitchen.');
   const celsius = new Map(kitchen.zones.map((zone) => [zone.id, zone.temperatureC]));
   const mark = marks(drawing, (zoneId) => celsius.get(zoneId) ?? 0);
-  const { document, page, done } = beginPaper(`Zone labels, ${drawing.name}`, A4_MM, await ourUnits());
+  const { document, page, done } = beginPaper(`Zone labels, ${drawing.name}`, A4_MM, await ourWording());
   let y = Infinity;
   for (const zone of drawing.zones) {
     const [wide, high] = labelMm(zone, drawing.shape, A4_MM[0] - 2 * EDGE_MM);
@@ -113,7 +113,7 @@ export async function printChestPlan(id: string): Promise<Buffer> {
   const { drawing, zones } = await readChest(id);
   const [inside] = drawing.compartments;
   if (!inside) throw new Problem(404, 'not-found', 'This chest has no inside.');
-  const { document, page, done } = beginPaper(`Chest plan, ${drawing.name}`, A4_MM, await ourUnits());
+  const { document, page, done } = beginPaper(`Chest plan, ${drawing.name}`, A4_MM, await ourWording());
   const room = { wide: A4_MM[0] - 2 * EDGE_MM, high: (A4_MM[1] - 2 * EDGE_MM - HEAD_MM) / 3 };
   const scale =
     SCALES.find(

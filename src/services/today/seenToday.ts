@@ -1,8 +1,8 @@
 import type { ApplianceView, CompartmentView, StripView, ZoneView } from '../kitchen/drawing';
 import type { PackageView } from '../stock/packageView';
 import type { FirstOutRow } from './firstOut';
-import type { UnitSystem } from '@/core/units/readAmount';
-import { retellAll, sayFahrenheit } from '@/core/units/retell';
+import { retellAll, sayDegrees } from '@/core/units/retell';
+import { isPlain, PLAIN_WORDING, type Wording } from '@/core/units/wording';
 import type { TodayView } from './today';
 
 /** What a row of first out shows of its package. */
@@ -94,12 +94,11 @@ function seenRow({ view, ...row }: FirstOutRow): SeenRow {
   };
 }
 
-function seenZone(zone: ZoneView, units: UnitSystem): SeenZone {
+function seenZone(zone: ZoneView, wording: Wording): SeenZone {
   const { id, compartment_id, parent_id, name, purpose, side, box, temperature_c, kept_empty } = zone;
   return {
     ...{ id, compartment_id, parent_id, name, purpose, side, box, temperature_c, kept_empty },
-    degrees:
-      units === 'us' ? sayFahrenheit(zone.temperature_c) : String(zone.temperature_c).replace('-', '−'),
+    degrees: sayDegrees(zone.temperature_c, wording),
     fill: hundredths(zone.fill),
     packages: zone.packages,
     more: zone.more,
@@ -112,7 +111,7 @@ function seenZone(zone: ZoneView, units: UnitSystem): SeenZone {
 
 const seenAppliance = (
   { id, name, shape, fill, free_litres, lifts, compartments, zones }: ApplianceView,
-  units: UnitSystem,
+  wording: Wording,
 ) => ({
   ...{ id, name, shape, lifts, free_words: `${free_litres} l free` },
   fill: hundredths(fill),
@@ -122,22 +121,22 @@ const seenAppliance = (
     box: inside.box,
     door_mm: inside.door_mm,
   })),
-  zones: zones.map((zone) => seenZone(zone, units)),
+  zones: zones.map((zone) => seenZone(zone, wording)),
 });
 
 /** Today for the page, as text: it is written once for as long as nothing changes, and read once there. */
-export const todayText = (view: TodayView, units: UnitSystem): string => {
-  if (units !== 'metric') return JSON.stringify(retellAll(seenToday(view, units), units));
+export const todayText = (view: TodayView, wording: Wording): string => {
+  if (!isPlain(wording)) return JSON.stringify(retellAll(seenToday(view, wording), wording));
   const before = texts.get(view);
   if (before !== undefined) return before;
-  const text = JSON.stringify(seenToday(view, 'metric'));
+  const text = JSON.stringify(seenToday(view, PLAIN_WORDING));
   texts.set(view, text);
   return text;
 };
 
 const texts = new WeakMap<TodayView, string>();
 
-function seenToday(view: TodayView, units: UnitSystem): SeenToday {
+function seenToday(view: TodayView, wording: Wording): SeenToday {
   const { today, today_words, summary, scope, scopes, next, asking, settled, total, passed_unanswered } =
     view;
   return {
@@ -148,6 +147,6 @@ function seenToday(view: TodayView, units: UnitSystem): SeenToday {
     to_eat: view.to_eat.map(seenRow),
     coming: view.coming.map(seenRow),
     answered: view.answered.reduce((sum, { packages }) => sum + packages.length, 0),
-    appliances: view.appliances.map((one) => seenAppliance(one, units)),
+    appliances: view.appliances.map((one) => seenAppliance(one, wording)),
   };
 }

@@ -1,6 +1,6 @@
 import { SAFE_CHILL_C } from '@/core/model/limits';
-import type { UnitSystem } from '@/core/units/readAmount';
-import { retellAll, sayFahrenheit } from '@/core/units/retell';
+import { retellAll, sayDegrees } from '@/core/units/retell';
+import type { Wording } from '@/core/units/wording';
 import { counterClock } from '@/core/haul/counterClock';
 import { DatabaseGone, sql } from '@/store/database';
 import { readBenchLines } from '@/store/hauls';
@@ -27,18 +27,15 @@ export interface Shell {
   bench: { lines: number; minutes_left: number | null } | null;
   /** Time of day of heads-ups. */
   notify_at: string;
-  units: UnitSystem;
+  wording: Wording;
   /** Codes on labels open on this machine only: no phone gets there. */
   codes_local: boolean;
 }
 
-const sayDegrees = (celsius: number, units: UnitSystem): string =>
-  `${units === 'us' ? sayFahrenheit(celsius) : String(celsius).replace('-', '−')}°`;
-
 /** The warmest fridge and the warmest freezer; each that is too warm by its name. */
 function temperaturesOf(
   compartments: readonly { called: string; temperatureC: number; cold: 'fridge' | 'freezer' }[],
-  units: UnitSystem,
+  wording: Wording,
 ): Shell['temperatures'] {
   return (['fridge', 'freezer'] as const).flatMap((cold): Shell['temperatures'] => {
     const its = compartments.filter((one) => one.cold === cold);
@@ -49,12 +46,14 @@ function temperaturesOf(
     if (warm.length > 0)
       return warm.map(({ called, temperatureC }) => ({
         name: called,
-        words: sayDegrees(temperatureC, units),
+        words: `${sayDegrees(temperatureC, wording)}°`,
         warm: true,
       }));
     const most = Math.max(...its.map(({ temperatureC }) => temperatureC));
     const name = cold === 'fridge' ? 'Fridge' : 'Freezer';
-    return [{ name: its.length > 1 ? `${name}s` : name, words: sayDegrees(most, units), warm: false }];
+    return [
+      { name: its.length > 1 ? `${name}s` : name, words: `${sayDegrees(most, wording)}°`, warm: false },
+    ];
   });
 }
 
@@ -63,6 +62,8 @@ export async function readShell(): Promise<Shell | null> {
   try {
     const context = await viewContext();
     const { household } = context;
+    const { units, decimals } = household.settings;
+    const wording = { units, decimals };
     const [all, person, onCounter, onBench] = await Promise.all([
       readHouseholds(sql()),
       chosenPerson(),
@@ -85,13 +86,10 @@ export async function readShell(): Promise<Shell | null> {
           ? null
           : { lines: onBench.length, minutes_left: left.length === 0 ? null : Math.min(...left) },
       notify_at: household.settings.notifyAt,
-      units: household.settings.units,
+      wording,
       codes_local: /^(localhost|127\.|\[::1\])/.test(new URL(publicUrl()).host),
-      temperatures: temperaturesOf(context.kitchen.compartments, household.settings.units),
-      counter: retellAll(
-        toCounter(onCounter.map((found) => toPackageView(found, context))),
-        household.settings.units,
-      ),
+      temperatures: temperaturesOf(context.kitchen.compartments, wording),
+      counter: retellAll(toCounter(onCounter.map((found) => toPackageView(found, context))), wording),
     };
   } catch (error) {
     if (error instanceof DatabaseGone) return null;

@@ -3,6 +3,10 @@
 import Plotly from 'plotly.js-basic-dist-min';
 import { useEffect, useRef } from 'react';
 import type { HeatAnswer } from '@/core/thermal/heatHours';
+import { sayDegrees } from '@/core/units/retell';
+import { degreesOf } from '../units/readDegrees';
+import { useSay } from '../units/useSay';
+import { useWording } from '../units/useWording';
 import { token } from './token';
 
 const SERIES = [
@@ -10,11 +14,13 @@ const SERIES = [
   { key: 'thaw', name: 'thawing, middle', colour: 'ember', dash: 'dash' },
 ] as const;
 
-const say = (celsius: number): string => celsius.toFixed(0).replace('-', '−');
-
 /** The middle of a pack while it freezes and while it thaws in the fridge, in °C over hours; a table stands behind it. */
 export function HeatCurve({ freeze, thaw }: { freeze: HeatAnswer; thaw: HeatAnswer }) {
   const frame = useRef<HTMLDivElement>(null);
+  const wording = useWording();
+  const say = useSay();
+  const degrees = degreesOf(wording.units);
+  const sayWhole = (celsius: number): string => sayDegrees(Math.round(celsius), wording);
   useEffect(() => {
     const box = frame.current;
     if (!box) return;
@@ -26,12 +32,13 @@ export function HeatCurve({ freeze, thaw }: { freeze: HeatAnswer; thaw: HeatAnsw
         mode: 'lines',
         name,
         x: told[key].curve.map(({ h }) => h),
-        y: told[key].curve.map(({ coreC }) => coreC),
+        y: told[key].curve.map(({ coreC }) => (wording.units === 'us' ? (coreC * 9) / 5 + 32 : coreC)),
         line: { color: token(colour), width: 3, dash },
-        hovertemplate: '%{x:.1f} h: %{y:.0f} °C<extra></extra>',
+        hovertemplate: `%{x:.1f} h: %{y:.0f} ${degrees}<extra></extra>`,
       })),
       {
         height: 250,
+        separators: wording.decimals === 'comma' ? ',.' : '.,',
         margin: { l: 46, r: 10, t: 48, b: 40 },
         paper_bgcolor: 'transparent',
         plot_bgcolor: 'transparent',
@@ -45,7 +52,7 @@ export function HeatCurve({ freeze, thaw }: { freeze: HeatAnswer; thaw: HeatAnsw
           rangemode: 'tozero',
         },
         yaxis: {
-          title: { text: '°C' },
+          title: { text: degrees },
           gridcolor: token('line'),
           zerolinecolor: token('slate'),
           fixedrange: true,
@@ -54,7 +61,7 @@ export function HeatCurve({ freeze, thaw }: { freeze: HeatAnswer; thaw: HeatAnsw
       { displayModeBar: false, responsive: true },
     );
     return () => Plotly.purge(box);
-  }, [freeze, thaw]);
+  }, [freeze, thaw, wording, degrees]);
   const every = (answer: HeatAnswer) =>
     answer.curve.filter((_, at) => at % Math.ceil(answer.curve.length / 6) === 0);
   return (
@@ -62,17 +69,19 @@ export function HeatCurve({ freeze, thaw }: { freeze: HeatAnswer; thaw: HeatAnsw
       <div
         ref={frame}
         role="img"
-        aria-label={`Middle of the pack: to −10 °C in ${freeze.hoursTypical?.toFixed(1)} hours, back to 0 °C in ${thaw.hoursTypical?.toFixed(1)} hours.`}
+        aria-label={say(
+          `Middle of the pack: to −10 °C in ${freeze.hoursTypical?.toFixed(1)} hours, back to 0 °C in ${thaw.hoursTypical?.toFixed(1)} hours.`,
+        )}
       />
       <details>
         <summary className="min-h-11 cursor-pointer py-2 text-[0.9375rem] text-slate">The figures</summary>
         <table className="w-full text-left text-[0.9375rem]">
           <thead>
             <tr>
-              <th>freezing, h</th>
-              <th>middle, °C</th>
-              <th>thawing, h</th>
-              <th>middle, °C</th>
+              <th>freezing</th>
+              <th>middle, {degrees}</th>
+              <th>thawing</th>
+              <th>middle, {degrees}</th>
             </tr>
           </thead>
           <tbody>
@@ -80,10 +89,10 @@ export function HeatCurve({ freeze, thaw }: { freeze: HeatAnswer; thaw: HeatAnsw
               const other = every(thaw)[at];
               return (
                 <tr key={at}>
-                  <td>{h.toFixed(1)}</td>
-                  <td>{say(coreC)}</td>
-                  <td>{other?.h.toFixed(1)}</td>
-                  <td>{other && say(other.coreC)}</td>
+                  <td>{say(`${h.toFixed(1)} h`)}</td>
+                  <td>{sayWhole(coreC)}</td>
+                  <td>{other && say(`${other.h.toFixed(1)} h`)}</td>
+                  <td>{other && sayWhole(other.coreC)}</td>
                 </tr>
               );
             })}

@@ -16,8 +16,8 @@ import type { SecondLook } from './secondLook';
 import type { DoorAnswer, NewCommand } from './doorClient';
 import { DoorError } from './fetchJson';
 import type { Toast } from './Toasts';
-import type { UnitSystem } from '@/core/units/readAmount';
-import { UnitsContext } from '../units/useUnits';
+import type { Wording } from '@/core/units/wording';
+import { WordingContext } from '../units/useWording';
 import { type House, HouseContext } from './houseContext';
 import { type Door, DoorContext } from './useDoor';
 
@@ -63,11 +63,11 @@ const asked = (command: NewCommand): NewCommand =>
   command.type === 'ledger.undo' ? { meanwhile: 'ask', ...command } : command;
 
 export function DoorProvider({
-  units,
+  wording,
   house,
   children,
 }: {
-  units: UnitSystem;
+  wording: Wording;
   house: House;
   children: ReactNode;
 }) {
@@ -153,7 +153,7 @@ export function DoorProvider({
 
   return (
     <HouseContext value={house}>
-      <UnitsContext value={units}>
+      <WordingContext value={wording}>
         <DoorContext value={door}>
           {children}
           {open?.kind === 'package' && <PackageSheet code={open.code} onClose={close} />}
@@ -172,7 +172,7 @@ export function DoorProvider({
           {open?.kind === 'labels' && <LabelSheet codes={open.codes} onClose={close} />}
           <Toasts toasts={toasts} dismiss={dismiss} />
         </DoorContext>
-      </UnitsContext>
+      </WordingContext>
     </HouseContext>
   );
 }

@@ -8,7 +8,8 @@ import { DoorError, fetchJson, postJson } from './fetchJson';
 interface Reading<Body> {
   body: Body | null;
   fault: string;
-  again: () => void;
+  /** Resolves when it was read again. */
+  again: () => Promise<unknown>;
 }
 
 interface How {
@@ -41,7 +42,7 @@ function useAnswer<Body>(
   return {
     body: data ?? null,
     fault: error === null ? '' : error instanceof DoorError ? error.message : 'That could not be read.',
-    again: () => void refetch(),
+    again: () => refetch(),
   };
 }
 

@@ -4,7 +4,7 @@ import { useId, useState } from 'react';
 import { bareUnit, typedAmount } from '@/core/units/typedAmount';
 import { type AmountUnit, sayAmount } from '@/core/units/sayAmount';
 import { useSay } from '../units/useSay';
-import { useUnits } from '../units/useUnits';
+import { useUnits } from '../units/useWording';
 
 /** An amount, typed in either system; says what is wrong while one types. A bare number is in the household's small unit. */
 export function AmountField({

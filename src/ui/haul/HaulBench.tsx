@@ -77,6 +77,7 @@ export function HaulBench({
     renew,
     now,
     print: printer.print,
+    picked,
     onTaken: setPicked,
     onPacked: (done) => {
       // Who has gone on to another line meanwhile stays there.

@@ -18,7 +18,7 @@ import { sayAmount } from '@/core/units/sayAmount';
 import { typedIn } from '@/core/units/typedIn';
 import { Said } from '../units/Said';
 import { useSay } from '../units/useSay';
-import { useUnits } from '../units/useUnits';
+import { useWording } from '../units/useWording';
 
 const WAYS = [
   ['packs', 'by packs'],
@@ -41,8 +41,8 @@ export function PlanControls({
   onLine: (changes: Partial<HaulLine>) => void;
 }) {
   const say = useSay();
-  const units = useUnits();
-  const sizeField = line.unit === 'pc' ? null : typedIn(line.unit, units);
+  const wording = useWording();
+  const sizeField = line.unit === 'pc' ? null : typedIn(line.unit, wording);
   const sizeOf = (text: string): number => (sizeField ? sizeField.read(text) : Number(text));
   const [way, setWay] = useState<Way>('packs');
   const [size, setSize] = useState('');

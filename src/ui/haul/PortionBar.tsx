@@ -8,7 +8,7 @@ import { packingOf } from '@/core/portions/packing';
 import { sayAmount } from '@/core/units/sayAmount';
 import { typedIn } from '@/core/units/typedIn';
 import { useSay } from '../units/useSay';
-import { useUnits } from '../units/useUnits';
+import { useWording } from '../units/useWording';
 import { GOAL_WORDS } from './benchWords';
 
 const STEP = { g: 10, ml: 10, pc: 1 } as const;
@@ -31,7 +31,7 @@ export function PortionBar({
   packed: boolean;
 }) {
   const say = useSay();
-  const units = useUnits();
+  const wording = useWording();
   const frame = useRef<HTMLDivElement>(null);
   const dragged = useRef<{ cut: number; x: number; parts: HaulPart[] } | null>(null);
   const packs = line.parts.flatMap((part, nth) => part.amounts.map((amount) => ({ amount, part, nth })));
@@ -78,7 +78,7 @@ export function PortionBar({
           >
             <span className="block truncate font-heading font-semibold">
               <span className={packs.length > 4 ? 'sm:hidden' : 'hidden'}>
-                {line.unit === 'pc' ? amount : typedIn(line.unit, units).show(amount)}
+                {line.unit === 'pc' ? amount : typedIn(line.unit, wording).show(amount)}
               </span>
               <span className={packs.length > 4 ? 'hidden sm:inline' : ''}>
                 <Said>{sayAmount(amount, line.unit)}</Said>

@@ -24,7 +24,7 @@ import type { HaulView } from '@/services/haul/haul';
 import { ScalePanel } from '../devices/ScalePanel';
 import type { KnownVocabulary } from '../quickline/useVocabulary';
 import { useSay } from '../units/useSay';
-import { useUnits } from '../units/useUnits';
+import { useUnits } from '../units/useWording';
 import { packPrices, sayPrice } from './benchWords';
 import { CorrectLine } from './CorrectLine';
 import { ClockPanel } from './ClockPanel';

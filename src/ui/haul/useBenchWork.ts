@@ -43,6 +43,7 @@ export function useBenchWork({
   renew,
   now,
   print,
+  picked,
   onTaken,
   onPacked,
 }: {
@@ -52,6 +53,8 @@ export function useBenchWork({
   renew: () => void;
   now: string;
   print: (strips: readonly Strip[]) => void;
+  /** The line that was chosen by hand. */
+  picked: string | null;
   /** A line was taken onto the bench; it is the one to work on. */
   onTaken: (id: string | null) => void;
   onPacked: (lines: ReadonlySet<string>) => void;
@@ -59,11 +62,12 @@ export function useBenchWork({
   const { act, tell } = useDoor();
   const { view, places, reload } = desk;
   const { haul } = view;
-  const present = useRef({ view, vocabulary, renew, haul, now, onTaken });
+  const present = useRef({ view, vocabulary, renew, haul, now, picked, onTaken });
   useEffect(() => {
-    present.current = { view, vocabulary, renew, haul, now, onTaken };
+    present.current = { view, vocabulary, renew, haul, now, picked, onTaken };
   });
 
+  const followed = useRef<string | null>(null);
   const take = useCallback(
     async (taken: readonly TakenLine[]): Promise<boolean> => {
       const at = present.current;
@@ -73,7 +77,13 @@ export function useBenchWork({
         if (known.made) at.renew();
         const { commands, ids } = newLines(known.taken, at.haul, at.view, known.vocabulary, at.now);
         await sendCommands(commands);
-        void reload().then(() => at.onTaken(ids.at(-1) ?? null));
+        void reload().then(() => {
+          // Who has gone on to another line meanwhile stays there.
+          const { picked: chosen } = present.current;
+          if (chosen !== at.picked && chosen !== followed.current) return;
+          followed.current = ids.at(-1) ?? null;
+          at.onTaken(followed.current);
+        });
         return true;
       } catch (error) {
         if (error instanceof DoorError) tell(error.message, 'error');

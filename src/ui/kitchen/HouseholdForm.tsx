@@ -6,7 +6,7 @@ import { useDoor } from '../door/useDoor';
 import { postJson } from '../door/fetchJson';
 import { Choice } from '../forms/Choice';
 import { namesOf } from '../start/namesOf';
-import { DATE_CHOICES, UNIT_CHOICES } from '../start/unitChoices';
+import { DATE_CHOICES, DECIMAL_CHOICES, UNIT_CHOICES } from '../start/unitChoices';
 
 /** What the household is called, who lives there, and how it measures and writes dates. */
 export function HouseholdForm({ view }: { view: HouseholdView }) {
@@ -15,6 +15,7 @@ export function HouseholdForm({ view }: { view: HouseholdView }) {
   const [name, setName] = useState(settings.name);
   const [people, setPeople] = useState(settings.people.join(', '));
   const [units, setUnits] = useState(settings.units);
+  const [decimals, setDecimals] = useState(settings.decimals);
   const [dateOrder, setDateOrder] = useState(settings.dateOrder);
   const [timeZone, setTimeZone] = useState(settings.timeZone);
   const [currency, setCurrency] = useState(settings.currency);
@@ -52,6 +53,7 @@ export function HouseholdForm({ view }: { view: HouseholdView }) {
             name: name.trim(),
             people: namesOf(people),
             units,
+            decimals,
             dateOrder,
             timeZone,
             currency,
@@ -83,6 +85,7 @@ export function HouseholdForm({ view }: { view: HouseholdView }) {
           />
         </label>
         <Choice label="Units" value={units} choices={UNIT_CHOICES} onChoose={setUnits} />
+        <Choice label="Tenths" value={decimals} choices={DECIMAL_CHOICES} onChoose={setDecimals} />
         <Choice label="Dates in figures" value={dateOrder} choices={DATE_CHOICES} onChoose={setDateOrder} />
         <label>
           <span className="block text-slate">Time zone</span>

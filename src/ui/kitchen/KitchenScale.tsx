@@ -5,10 +5,10 @@ import { horizontalListSortingStrategy, SortableContext, useSortable } from '@dn
 import { CSS } from '@dnd-kit/utilities';
 import { GripVertical, Plus } from 'lucide-react';
 import Link from 'next/link';
-import { sayFahrenheit } from '@/core/units/retell';
+import { sayDegrees } from '@/core/units/retell';
 import type { AppliancePlan, ZonePlan } from '@/services/kitchen/kitchenPlan';
 import { useDoor } from '../door/useDoor';
-import { useUnits } from '../units/useUnits';
+import { useWording } from '../units/useWording';
 import { DoorLeaf } from './draw/DoorLeaf';
 import { panelsOf, paperOf, zonesOnPaper } from './draw/panels';
 
@@ -208,8 +208,8 @@ function ZoneWords({
   widePx: number;
   tall: boolean;
 }) {
-  const units = useUnits();
-  const degrees = units === 'us' ? sayFahrenheit(zone.celsius) : String(zone.celsius).replace('-', '−');
+  const wording = useWording();
+  const degrees = sayDegrees(zone.celsius, wording);
   const cold = `${degrees}°${zone.warm ? ' warm' : ''}`;
   // Beside a name that fills its line the degrees have a line of their own, or none.
   const beside = (zone.name.length + cold.length + 2) * LETTER_WIDE_PX <= widePx;

@@ -4,21 +4,21 @@ import { Popover, PopoverButton, PopoverPanel } from '@headlessui/react';
 import { useId, useState } from 'react';
 import type { ZonePlan } from '@/services/kitchen/kitchenPlan';
 import { ThermometerPanel } from '../devices/ThermometerPanel';
-import { sayFahrenheit } from '@/core/units/retell';
+import { sayDegrees } from '@/core/units/retell';
 import { useDoor } from '../door/useDoor';
 import { usePlays } from '../door/useHouse';
 import { degreesOf, readDegrees } from '../units/readDegrees';
-import { useUnits } from '../units/useUnits';
+import { useWording } from '../units/useWording';
 
 /** How cold it is in a zone, where the figure comes from, and a field for what a thermometer reads now. */
 export function ThermometerForm({ zone }: { zone: ZonePlan }) {
   const { act, busy } = useDoor();
   const [text, setText] = useState('');
   const id = useId();
-  const units = useUnits();
+  const wording = useWording();
+  const { units } = wording;
   const plays = usePlays();
-  const sayCelsius = (c: number): string =>
-    units === 'us' ? `${sayFahrenheit(c)}°` : `${String(c).replace('-', '−')}°`;
+  const sayCelsius = (c: number): string => `${sayDegrees(c, wording)}°`;
   const celsius = readDegrees(text, units);
   const sound = text.trim() !== '' && celsius >= -40 && celsius <= 60;
   return (
@@ -66,10 +66,7 @@ export function ThermometerForm({ zone }: { zone: ZonePlan }) {
               </button>
             </span>
             {plays && (
-              <ThermometerPanel
-                around={zone.celsius}
-                onRead={(read) => setText(units === 'us' ? sayFahrenheit(read) : String(read))}
-              />
+              <ThermometerPanel around={zone.celsius} onRead={(read) => setText(sayDegrees(read, wording))} />
             )}
           </form>
         )}

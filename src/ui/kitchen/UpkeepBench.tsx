@@ -9,7 +9,7 @@ import type { UpkeepView } from '@/services/kitchen/upkeep';
 import { useDoor } from '../door/useDoor';
 import { Choice } from '../forms/Choice';
 import { NumberField } from '../forms/NumberField';
-import { useUnits } from '../units/useUnits';
+import { useWording } from '../units/useWording';
 import { DayField } from '../forms/DayField';
 
 /** What comes round: done with one button, its interval changed where it stands. */
@@ -45,7 +45,7 @@ export function UpkeepBench({
 function UpkeepRow({ job, due, due_words, last_words }: UpkeepView) {
   const { act, busy } = useDoor();
   const [frost, setFrost] = useState('');
-  const field = typedIn('mm', useUnits());
+  const field = typedIn('mm', useWording());
   const measured = Math.round(field.read(frost));
   const says = UPKEEP_KINDS.find(({ name }) => job.name.startsWith(name))?.says;
   return (

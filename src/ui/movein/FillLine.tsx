@@ -5,7 +5,7 @@ import { type ClipboardEvent, type KeyboardEvent, useMemo, useRef } from 'react'
 import { choicesOf, Faults } from '../quickline/Faults';
 import type { KnownVocabulary } from '../quickline/useVocabulary';
 import { type FilledLine, readFilled } from './storeFilled';
-import { useUnits } from '../units/useUnits';
+import { useUnits } from '../units/useWording';
 
 /** One line a thing: read while one types; Enter stores it, or takes the first answer to what is asked. */
 export function FillLine({

@@ -8,7 +8,7 @@ import { Refusal } from '@/core/model/refusal';
 import { typedIn } from '@/core/units/typedIn';
 import { numberValue } from '@/core/units/numberValue';
 import { useDoor } from '../door/useDoor';
-import { useUnits } from '../units/useUnits';
+import { useWording } from '../units/useWording';
 import { SmallDrawing } from '../kitchen/draw/SmallDrawing';
 
 const MOST_BASKETS = 6;
@@ -29,8 +29,8 @@ function outsideOf(text: string, each: number): [number, number, number] | null 
 /** How large the chosen shape is: its litres, or three measures outside; a chest also says how many baskets hang in it. */
 export function ShapeSize({ begin, onDone }: { begin: ApplianceDrawing; onDone: () => void }) {
   const { act, busy } = useDoor();
-  const units = useUnits();
-  const [plate, tape] = [typedIn('room', units), TAPE[units]];
+  const wording = useWording();
+  const [plate, tape] = [typedIn('room', wording), TAPE[wording.units]];
   const [drawing] = useState(begin);
   const [name, setName] = useState(begin.name);
   const [room, setRoom] = useState(begin.room);

@@ -2,7 +2,7 @@
 
 import { Choice } from '../forms/Choice';
 import { degreesOf } from '../units/readDegrees';
-import { useUnits } from '../units/useUnits';
+import { useUnits } from '../units/useWording';
 import type { CutForm } from './cutForm';
 
 const TELLTALE_CHOICES: readonly (readonly [CutForm['telltale'], string])[] = [

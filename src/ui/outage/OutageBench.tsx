@@ -6,7 +6,7 @@ import type { ApplianceView } from '@/services/kitchen/drawing';
 import { useAsk } from '../door/useRead';
 import { useSettled } from '../door/useSettled';
 import { ApplianceForm } from './ApplianceForm';
-import { useUnits } from '../units/useUnits';
+import { useUnits } from '../units/useWording';
 import { beginForm, type CutForm, formFault, type SeenForm, toRequest } from './cutForm';
 import { VerdictGroups } from './VerdictGroups';
 

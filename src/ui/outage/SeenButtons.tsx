@@ -2,7 +2,7 @@
 
 import { useState } from 'react';
 import { degreesOf, readDegrees } from '../units/readDegrees';
-import { useUnits } from '../units/useUnits';
+import { useUnits } from '../units/useWording';
 import type { SeenForm } from './cutForm';
 
 const SIGNS = [

@@ -144,14 +144,17 @@ export function QuickBench({
       intake && toBench
         ? await intake({ line: toBench, half: half.half, ownFood: reading?.ownFood ?? null })
         : (await act(...wanted)) !== null;
+    // A food made by this line is known to the next one, however soon that is typed.
+    const known = done ? renew() : null;
+    if (done && reading?.ownFood) await known;
     sending.current = false;
     setStoring(false);
     if (!done) return;
     const kept = [text, ...recalledLines().filter((line) => line !== text)].slice(0, MOST_RECALLED);
     localStorage.setItem(RECALLED, JSON.stringify(kept));
     back.current = -1;
-    setText('');
-    renew();
+    // What was typed behind it meanwhile stays.
+    setText((now) => (now.startsWith(text) ? now.slice(text.length) : now));
   };
 
   const storeNow = useRef(store);

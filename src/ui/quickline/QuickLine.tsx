@@ -2,7 +2,8 @@
 
 import { type ComponentType, useEffect, useRef, useState } from 'react';
 import { flushSync } from 'react-dom';
-import { useUnits } from '../units/useUnits';
+import { withDecimals } from '@/core/units/wording';
+import { useWording } from '../units/useWording';
 import { BEGIN_LINE, draftBefore } from './beginLine';
 
 type Bench = ComponentType<{ begin: string; entered: boolean; hint: string }>;
@@ -14,7 +15,8 @@ const HINT = { metric: 'trout 1.6 kg / 4 flat > layer 1', us: 'trout 3.5 lb / 4 
  * typed meanwhile is kept, an Enter too.
  */
 export function QuickLine() {
-  const hint = HINT[useUnits()];
+  const { units, decimals } = useWording();
+  const hint = withDecimals(HINT[units], decimals);
   const [woken, setWoken] = useState<{ Bench: Bench; begin: string; entered: boolean } | null>(null);
   const input = useRef<HTMLInputElement>(null);
   const entered = useRef(false);

@@ -11,7 +11,11 @@ export type KnownVocabulary = Omit<QuickVocabulary<Food>, 'zones'> &
   Pick<Vocabulary, 'caution' | 'currency' | 'zones'>;
 
 /** Foods and zones for reading the line; read again on `renew`. */
-export function useVocabulary(): { vocabulary: KnownVocabulary | null; fault: string; renew: () => void } {
+export function useVocabulary(): {
+  vocabulary: KnownVocabulary | null;
+  fault: string;
+  renew: () => Promise<unknown>;
+} {
   const { body, fault, again } = useRead<Vocabulary>('/api/v1/vocabulary', { lasting: true });
   const vocabulary = useMemo(() => {
     if (body === null) return null;

@@ -2,10 +2,11 @@
 
 import Link from 'next/link';
 import { useState, useSyncExternalStore } from 'react';
+import { PLAIN_WORDING, type Wording } from '@/core/units/wording';
 import { Choice } from '../forms/Choice';
 import { postJson } from '../door/fetchJson';
 import { namesOf } from './namesOf';
-import { DATE_CHOICES, UNIT_CHOICES } from './unitChoices';
+import { DATE_CHOICES, DECIMAL_CHOICES, UNIT_CHOICES } from './unitChoices';
 
 /** What a country's shops count in; others are chosen by hand. */
 const CURRENCY_OF: Readonly<Record<string, string>> = {
@@ -31,14 +32,13 @@ const CURRENCY_OF: Readonly<Record<string, string>> = {
   TR: 'TRY',
 };
 
-interface Guess {
+interface Guess extends Wording {
   timeZone: string;
   currency: string;
-  units: 'metric' | 'us';
   dateOrder: 'dmy' | 'mdy';
 }
 
-const NO_GUESS: Guess = { timeZone: 'UTC', currency: 'EUR', units: 'metric', dateOrder: 'dmy' };
+const NO_GUESS: Guess = { ...PLAIN_WORDING, timeZone: 'UTC', currency: 'EUR', dateOrder: 'dmy' };
 let guessed: Guess | null = null;
 
 /** What the browser says of where it is. */
@@ -51,6 +51,7 @@ function guess(): Guess {
     timeZone,
     currency: CURRENCY_OF[region] ?? 'EUR',
     units: us ? 'us' : 'metric',
+    decimals: new Intl.NumberFormat(navigator.language).format(1.5).includes(',') ? 'comma' : 'point',
     dateOrder: us ? 'mdy' : 'dmy',
   };
   return guessed;
@@ -67,7 +68,7 @@ export function OwnKitchenForm({ timeZones, currencies }: { timeZones: string[];
   const [caution, setCaution] = useState<'usual' | 'careful'>('usual');
   const [fault, setFault] = useState('');
   const [busy, setBusy] = useState(false);
-  const { timeZone, currency, units, dateOrder } = { ...told, ...changed };
+  const { timeZone, currency, units, decimals, dateOrder } = { ...told, ...changed };
   const zones = timeZones.includes(timeZone) ? timeZones : [timeZone, ...timeZones];
   const make = async (): Promise<void> => {
     if (name.trim() === '') {
@@ -81,6 +82,7 @@ export function OwnKitchenForm({ timeZones, currencies }: { timeZones: string[];
         time_zone: timeZone,
         currency,
         units,
+        decimals,
         date_order: dateOrder,
         caution,
         people: namesOf(people),
@@ -150,10 +152,10 @@ export function OwnKitchenForm({ timeZones, currencies }: { timeZones: string[];
       </div>
       <details>
         <summary className="min-h-11 cursor-pointer py-2 text-slate-deep">
-          {timeZone.replaceAll('_', ' ')} · {currency} ·{' '}
+          {timeZone.replaceAll('_', ' ')} · {currency} · {decimals === 'comma' ? '1,5' : '1.5'} ·{' '}
           {dateOrder === 'dmy' ? 'day first (25/11)' : 'month first (11/25)'}: is that right?
         </summary>
-        <div className="mt-2 grid gap-4 sm:grid-cols-3">
+        <div className="mt-2 grid gap-4 sm:grid-cols-2">
           <label>
             <span className="block text-slate">Time zone</span>
             <select
@@ -178,6 +180,12 @@ export function OwnKitchenForm({ timeZones, currencies }: { timeZones: string[];
               ))}
             </select>
           </label>
+          <Choice
+            label="Tenths"
+            value={decimals}
+            choices={DECIMAL_CHOICES}
+            onChoose={(value) => setChanged({ ...changed, decimals: value })}
+          />
           <Choice
             label="Dates in figures"
             value={dateOrder}

@@ -1,7 +1,12 @@
-/** How a household may measure, and write dates in figures. */
+/** How a household may measure, and write tenths and dates in figures. */
 export const UNIT_CHOICES = [
   ['metric', 'Grams, litres, °C'],
   ['us', 'Pounds, cups, °F'],
+] as const;
+
+export const DECIMAL_CHOICES = [
+  ['point', '1.5: a point'],
+  ['comma', '1,5: a comma'],
 ] as const;
 
 export const DATE_CHOICES = [

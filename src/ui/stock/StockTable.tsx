@@ -6,6 +6,7 @@ import type { PackageView } from '@/services/stock/packageView';
 import type { StockView } from '@/services/stock/stock';
 import { useDoor } from '../door/useDoor';
 import { fetchJson } from '../door/fetchJson';
+import { FoldedFilters } from '../forms/FoldedFilters';
 import { Choice } from '../forms/Choice';
 import { beginLine } from '../quickline/beginLine';
 import { useMounted } from '../shell/useMounted';
@@ -54,7 +55,6 @@ export function StockTable({ first, zones }: { first: StockView; zones: { id: st
   const [later, setLater] = useState<Pick<StockView, 'packages' | 'next'> & { after: StockView }>();
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
   const [grouping, setGrouping] = useState<Grouping>('none');
-  const [unfolded, setUnfolded] = useState(false);
   const [searching, startSearch] = useTransition();
   const [filters, setFilters] = useState<Filters>(() => ({
     q: params.get('q') ?? '',
@@ -105,15 +105,7 @@ export function StockTable({ first, zones }: { first: StockView; zones: { id: st
             onChange={(event) => filter({ q: event.target.value }, 200)}
           />
         </label>
-        <button
-          type="button"
-          className="button sm:hidden"
-          aria-expanded={unfolded}
-          onClick={() => setUnfolded(!unfolded)}
-        >
-          Filters{narrowed > 0 ? ` (${narrowed})` : ''}
-        </button>
-        <div className={`flex-wrap items-end gap-3 sm:flex ${unfolded ? 'flex' : 'hidden'}`}>
+        <FoldedFilters narrowed={narrowed}>
           <Choice
             label="State"
             value={filters.state}
@@ -134,7 +126,7 @@ export function StockTable({ first, zones }: { first: StockView; zones: { id: st
           >
             Take an amount
           </button>
-        </div>
+        </FoldedFilters>
       </div>
       {picked.length > 0 && <ChosenBar chosen={picked} onDone={() => setChosen(new Set())} />}
       <p role="status" className="text-slate">

@@ -1,11 +1,12 @@
 'use client';
 
 import { beginLine } from '../quickline/beginLine';
-import { useUnits } from '../units/useUnits';
+import { withDecimals } from '@/core/units/wording';
+import { useWording } from '../units/useWording';
 
 /** When nothing asks: what will, and how food is put in. */
 export function NothingAsks() {
-  const units = useUnits();
+  const { units, decimals } = useWording();
   return (
     <div className="space-y-3 px-2 py-4 text-lg">
       <p>
@@ -16,7 +17,11 @@ export function NothingAsks() {
         type="button"
         className="button"
         data-main="true"
-        onClick={() => beginLine(units === 'us' ? 'trout 3.5 lb / 4 flat > ' : 'trout 1.6 kg / 4 flat > ')}
+        onClick={() =>
+          beginLine(
+            withDecimals(units === 'us' ? 'trout 3.5 lb / 4 flat > ' : 'trout 1.6 kg / 4 flat > ', decimals),
+          )
+        }
       >
         Begin with an example
       </button>

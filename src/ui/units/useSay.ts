@@ -1,10 +1,10 @@
 'use client';
 
 import { retell } from '@/core/units/retell';
-import { useUnits } from './useUnits';
+import { useWording } from './useWording';
 
-/** Says words as the household measures: what is worked out in the page comes in grams, millilitres and °C. */
+/** Says words as the household measures and writes: what is worked out in the page comes in grams, millilitres and °C. */
 export function useSay(): (words: string) => string {
-  const units = useUnits();
-  return (words) => retell(words, units);
+  const wording = useWording();
+  return (words) => retell(words, wording);
 }

@@ -3,6 +3,7 @@ import type { Metadata } from 'next';
 import { isCalendarDate } from '@/core/calendar/calendarDate';
 import { type Search, textsOf } from '../search';
 import { readLedgerPage } from '@/services/household/ledger';
+import { FoldedFilters } from '@/ui/forms/FoldedFilters';
 import { LedgerList } from '@/ui/ledger/LedgerList';
 
 export const metadata: Metadata = { title: 'Ledger' };
@@ -26,13 +27,15 @@ export default async function LedgerPage({ searchParams }: { searchParams: Searc
           <span className="block text-slate">A food, a zone, a code, or who did it</span>
           <input className="field" type="search" name="q" defaultValue={q ?? ''} maxLength={120} />
         </label>
-        <label>
-          <span className="block text-slate">On</span>
-          <input className="field" type="date" name="on" defaultValue={on ?? ''} />
-        </label>
-        <button type="submit" className="button">
-          Show
-        </button>
+        <FoldedFilters narrowed={on ? 1 : 0}>
+          <label>
+            <span className="block text-slate">On</span>
+            <input className="field" type="date" name="on" defaultValue={on ?? ''} />
+          </label>
+          <button type="submit" className="button">
+            Show
+          </button>
+        </FoldedFilters>
       </form>
       <LedgerList key={query} first={first} query={query} />
     </>

@@ -29,6 +29,11 @@ function sayChanges(before: HouseholdSettings, after: HouseholdSettings): string
     before.timeZone === after.timeZone ? '' : `time zone ${after.timeZone}`,
     before.currency === after.currency ? '' : `currency ${after.currency}`,
     before.units === after.units ? '' : after.units === 'us' ? 'pounds, cups and °F' : 'grams, litres and °C',
+    before.decimals === after.decimals
+      ? ''
+      : after.decimals === 'comma'
+        ? 'a comma before tenths'
+        : 'a point before tenths',
     before.dateOrder === after.dateOrder
       ? ''
       : after.dateOrder === 'mdy'

@@ -1,5 +1,6 @@
 import Joi from 'joi';
 import { UNIT_SYSTEMS } from '@/core/units/readAmount';
+import { DECIMALS } from '@/core/units/wording';
 import { plainText } from '../validate';
 
 const TIME_ZONES = new Set([...Intl.supportedValuesOf('timeZone'), 'UTC']);
@@ -20,6 +21,9 @@ export const HOUSEHOLD_WORDS = {
   timeZone: oneOf(TIME_ZONES, 'time zone known here').description('IANA name'),
   currency: oneOf(CURRENCIES, 'currency').description('ISO 4217'),
   units: Joi.string().valid(...UNIT_SYSTEMS),
+  decimals: Joi.string()
+    .valid(...DECIMALS)
+    .description('a point or a comma before tenths; typed, both are understood'),
   dateOrder: Joi.string().valid('dmy', 'mdy').description('day or month first in figures'),
   people: Joi.array()
     .items(plainText(40).min(1))

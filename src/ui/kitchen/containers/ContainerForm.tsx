@@ -8,7 +8,7 @@ import { type Container } from '@/core/model/container';
 import { Sheet } from '../../door/Sheet';
 import { useDoor } from '../../door/useDoor';
 import { Said } from '../../units/Said';
-import { useUnits } from '../../units/useUnits';
+import { useWording } from '../../units/useWording';
 import { Tick } from '../../forms/Tick';
 
 type Texts = Record<
@@ -52,8 +52,8 @@ function begin(container: Container | null, { mm, l }: Fields): Texts {
 /** A container's measures: outside for where it fits, inside for what it holds; what is left out is worked out. */
 export function ContainerForm({ container, onClose }: { container: Container | null; onClose: () => void }) {
   const { act, busy } = useDoor();
-  const units = useUnits();
-  const [mm, l] = [typedIn('mm', units), typedIn('l', units)];
+  const wording = useWording();
+  const [mm, l] = [typedIn('mm', wording), typedIn('l', wording)];
   const mmOf = (text: string): number => Math.round(mm.read(text));
   const [name, setName] = useState(container?.name ?? '');
   const [texts, setTexts] = useState<Texts>(() => begin(container, { mm, l }));

@@ -2,7 +2,7 @@
 
 import { useId, useState } from 'react';
 import { typedIn } from '@/core/units/typedIn';
-import { useUnits } from '../../units/useUnits';
+import { useWording } from '../../units/useWording';
 
 /** A measure in mm, shown and typed as the household measures. Takes effect on Enter or when one leaves it; what was refused stays as typed. */
 export function MeasureField({
@@ -17,7 +17,7 @@ export function MeasureField({
   onSet: (mm: number) => void;
 }) {
   const id = useId();
-  const field = typedIn('mm', useUnits());
+  const field = typedIn('mm', useWording());
   const [typed, setTyped] = useState<{ text: string; of: number } | null>(null);
   const text = typed && typed.of === value ? typed.text : field.show(value);
   const number = Math.round(field.read(text));

@@ -12,7 +12,7 @@ import { splitZone } from '@/core/kitchen/splitZone';
 import { PURPOSES } from '@/core/kitchen/zoneWords';
 import { typedIn } from '@/core/units/typedIn';
 import { v4 as newUuid } from 'uuid';
-import { useUnits } from '../../units/useUnits';
+import { useWording } from '../../units/useWording';
 import { Choice } from '../../forms/Choice';
 import { MeasureField } from './MeasureField';
 import { KIND_WORDS } from './sayZone';
@@ -210,7 +210,7 @@ function PurposeField({ zone, onSet }: { zone: DrawnZone; onSet: (purpose: strin
 }
 
 function LimitField({ zone, onSet }: { zone: DrawnZone; onSet: (litres: number | null) => void }) {
-  const field = typedIn('l', useUnits());
+  const field = typedIn('l', useWording());
   const [text, setText] = useState(zone.limitLitres === null ? '' : field.show(zone.limitLitres));
   const number = field.read(text);
   const sound = text.trim() === '' || (number > 0 && number <= 2000);
