@@ -33,6 +33,7 @@ const CORE_FLOORS = [
   ['haul'],
   ['ledger'],
   ['labels'],
+  ['stock'],
 ];
 
 const coreArrows = CORE_FLOORS.flatMap((rooms, floor) =>

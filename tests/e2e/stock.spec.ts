@@ -1,44 +1,80 @@
 import { expect, test } from './page';
 
-test('search forgives spelling, filters hold in the address, groups and labels work', async ({ page }) => {
+test('asked in plain words, counted in groups, opened to packages; filters hold in the address', async ({
+  page,
+}) => {
   await page.goto('/stock');
-  await page.getByRole('searchbox').fill('musels');
+  const ask = page.getByRole('searchbox');
+  await ask.fill('musels');
   await expect(page.getByRole('row', { name: /Mussels/ })).toHaveCount(1);
+  await expect(page.getByRole('button', { name: 'Without: mussel' })).toContainText('you mean');
   await expect(page).toHaveURL(/q=musels/);
   await page.reload();
   await expect(page.getByRole('row', { name: /Mussels/ })).toHaveCount(1);
-  await page.getByRole('searchbox').fill('zzzz');
+  await ask.fill('zzzz');
   await expect(page.getByRole('heading', { name: 'Nothing found' })).toBeVisible();
+  await expect(page.getByText('“zzzz” means nothing here')).toBeVisible();
   await page.getByRole('button', { name: 'Show everything' }).click();
+  await page.getByLabel('Counted by').selectOption('zone');
   await page.getByLabel('State').selectOption('frozen');
-  await expect(page.getByRole('row', { name: /Mussels/ })).toHaveCount(0);
-  await page.getByLabel('Order').selectOption('zone');
-  await expect(page.getByRole('heading', { name: /^Layer 2, Boat-shed chest · \d+/ })).toBeVisible();
-  await page
-    .getByRole('checkbox', { name: /Choose Haddock/ })
-    .first()
-    .check();
-  await page
-    .getByRole('checkbox', { name: /Choose Haddock/ })
-    .nth(1)
-    .check();
+  await expect(page.getByRole('button', { name: /^Layer 2, Boat-shed chest, \d+ packs/ })).toBeVisible();
+  await page.getByLabel('Counted by').selectOption('food');
+  await page.getByLabel('State').selectOption('');
+
+  // Words combine, say what they were understood as, and each is taken out with one press.
+  await ask.fill('frozen, raw meat, older than 3 months');
+  await expect(page.getByRole('button', { name: 'Without: older than 3 months' })).toBeVisible();
+  const few = Number(/^(\d+) pack/.exec(await page.getByRole('status').first().innerText())?.[1]);
+  await page.getByRole('button', { name: 'Without: older than 3 months' }).click();
+  await expect(ask).toHaveValue('frozen, raw meat');
+  const packs = async (): Promise<number> =>
+    Number(/^(\d+) pack/.exec(await page.getByRole('status').first().innerText())?.[1]);
+  await expect.poll(packs).toBeGreaterThan(few);
+  const { packages } = (await (
+    await page.request.get('/api/v1/stock?q=frozen,+raw+meat&limit=500')
+  ).json()) as {
+    packages: { state: string }[];
+  };
+  expect(packages).toHaveLength(await packs());
+  expect(packages.every(({ state }) => state === 'frozen')).toBe(true);
+  const table = await (await page.request.get('/api/v1/stock/csv?q=frozen,+raw+meat')).text();
+  expect(table.trim().split('\n')).toHaveLength(packages.length + 1);
+  const sheet = await page.request.get('/api/v1/stock/list?q=frozen,+raw+meat');
+  expect(sheet.headers()['content-type']).toBe('application/pdf');
+
+  // By keys: along the groups, one is opened, its first is taken.
+  await ask.fill('haddock');
+  const haddock = page.getByRole('button', { name: /^Haddock, \d+ packs/ });
+  await expect(haddock).toHaveAttribute('aria-expanded', 'true');
+  await haddock.focus();
+  await page.keyboard.press('ArrowLeft');
+  await expect(haddock).toHaveAttribute('aria-expanded', 'false');
+  await page.keyboard.press('ArrowRight');
+  await expect(haddock).toHaveAttribute('aria-expanded', 'true');
+  const single = page.getByRole('checkbox', { name: /^Choose Haddock/ });
+  await expect(single.first()).toBeVisible();
+  const before = await single.count();
+  await haddock.focus();
+  await page.keyboard.press('-');
+  await expect(single).toHaveCount(before - 1);
+  await page.keyboard.press('u');
+  await expect(single).toHaveCount(before);
+
+  // What is chosen is labelled, put together or taken as one, and one undo brings all of it back.
+  for (const at of [0, 1]) await single.nth(at).check();
   const chosen = page.getByRole('region', { name: '2 chosen' });
   await chosen.getByRole('button', { name: 'Labels' }).click();
   await expect(page.getByRole('heading', { name: 'Labels for 2 packages' })).toBeVisible();
   await page.getByRole('button', { name: 'Close', exact: true }).click();
-
-  // What is chosen is put together or taken as one, and one undo brings all of it back.
-  const haddock = page.getByRole('row', { name: /Haddock/ });
-  const before = await haddock.count();
   await chosen.getByRole('button', { name: 'Take them' }).click();
-  await expect(haddock).toHaveCount(before - 2);
+  await expect(single).toHaveCount(before - 2);
   await page.getByRole('button', { name: 'Undo' }).last().click();
-  await expect(haddock).toHaveCount(before);
-  for (const at of [0, 1]) await haddock.nth(at).getByRole('checkbox').check();
+  await expect(single).toHaveCount(before);
+  for (const at of [0, 1]) await single.nth(at).check();
   await chosen.getByRole('button', { name: 'Put together' }).click();
-  await expect(haddock).toHaveCount(before - 1);
+  await expect(single).toHaveCount(before - 1);
   await page.getByRole('button', { name: 'Undo' }).last().click();
-  await expect(haddock).toHaveCount(before);
+  await expect(single).toHaveCount(before);
 });
 
 test('the address on a label opens the package; an unknown one says so', async ({ page }) => {
@@ -61,10 +97,12 @@ test('a screen reader hears food, amount, place, date and band of every package;
     .getByRole('list', { name: 'Asks for an answer' })
     .getByRole('button', { name: /Answer\.$/ });
   for (const row of await rows.all()) expect(await row.getAttribute('aria-label')).toMatch(heard);
-  await page.goto('/stock');
+  await page.goto('/stock?q=in+the+fridge,+dairy');
   const packages = page.getByRole('row').getByRole('button', { name: heard });
   await expect(packages.first()).toBeVisible();
-  expect(await packages.count()).toBe((await page.getByRole('checkbox').count()) as number);
+  expect(await packages.count()).toBe(
+    (await page.getByRole('checkbox', { name: /^Choose (?!all)/ }).count()) as number,
+  );
   const dates = page.getByRole('row').getByRole('button', { name: /Why this date/ });
   expect(await dates.filter({ visible: true }).count()).toBe(await packages.count());
   await page.goto('/');

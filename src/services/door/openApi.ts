@@ -87,12 +87,20 @@ function parametersOf(address: string, query: Joi.ObjectSchema): object[] {
   return [...inPath, ...inQuery];
 }
 
-/** Addresses that are read: what they tell, what may be asked, and whether it is a PDF. */
-const READ: Record<string, [summary: string, query?: Joi.ObjectSchema, kind?: 'pdf']> = {
+/** Addresses that are read: what they tell, what may be asked, and what kind of file it is. */
+const READ: Record<string, [summary: string, query?: Joi.ObjectSchema, kind?: 'pdf' | 'csv']> = {
   '/api/v1/today': ['First out, the jobs of the day, the drawn kitchen, the counter', QUERIES.today],
   '/api/v1/first-out': ['What asks for an answer, a page at a time', QUERIES.firstOut],
   '/api/v1/slip': ['The morning slip as PDF', QUERIES.none, 'pdf'],
   '/api/v1/stock': ['Packages in the store', QUERIES.stock],
+  '/api/v1/stock/groups': ['The same, counted in groups', QUERIES.stockGroups],
+  '/api/v1/stock/list': ['The groups that are asked for, as a PDF to print', QUERIES.stockList, 'pdf'],
+  '/api/v1/stock/csv': [
+    'The packages that are asked for, as comma separated values',
+    QUERIES.stockList,
+    'csv',
+  ],
+  '/api/v1/find': ['Where it is, how many, how old, which first; what left lately', QUERIES.find],
   '/api/v1/packages/{code}': ['One package with the trail of its date'],
   '/api/v1/packages/{code}/what-if': [
     'The dates that leaving, opening, freezing, thawing or cooking it would give',
@@ -126,7 +134,9 @@ const READ: Record<string, [summary: string, query?: Joi.ObjectSchema, kind?: 'p
 function read(address: string): object {
   const [summary, query = QUERIES.none, kind] = READ[address] ?? [''];
   const found =
-    kind === 'pdf' ? { description: 'the sheet', content: { 'application/pdf': {} } } : answer(summary);
+    kind === undefined
+      ? answer(summary)
+      : { description: 'the sheet', content: { [kind === 'pdf' ? 'application/pdf' : 'text/csv']: {} } };
   return {
     get: { summary, parameters: parametersOf(address, query), responses: { '200': found, ...ERRORS } },
   };

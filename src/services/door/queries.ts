@@ -1,4 +1,5 @@
 import Joi from 'joi';
+import { GROUPINGS } from '@/core/stock/groupStock';
 import { STATES } from '@/core/model/history';
 import { uuid } from './schemas/words';
 import { dateSchema } from './validate';
@@ -20,18 +21,38 @@ const scope = Joi.string()
 const appliance = uuid.required().description('its id');
 const codes = Joi.string().allow('').max(7500).description('package codes, comma separated');
 
+/** What narrows the stock. */
+const asked = {
+  q: search.description(
+    'in plain words: "frozen, raw meat, older than 6 months", a food, a place, a person, a code',
+  ),
+  zone: uuid.description('zone id'),
+  state: Joi.string().valid(...STATES),
+};
+const grouping = Joi.string()
+  .valid(...GROUPINGS)
+  .description('what packages are counted together by');
+
 /** What may be asked at each address that is read, in the query of the address; nothing else is taken. */
 export const QUERIES = {
   none: Joi.object({}),
   today: Joi.object({ scope }),
   firstOut: Joi.object({ scope, after }),
   stock: Joi.object({
-    q: search,
-    zone: uuid.description('zone id'),
-    state: Joi.string().valid(...STATES),
+    ...asked,
+    by: grouping,
+    group: Joi.string().allow('').max(200).description('key of a group: only what is in it'),
     after,
     limit: limit(500),
   }),
+  stockGroups: Joi.object({
+    ...asked,
+    by: grouping,
+    from: Joi.number().integer().min(0).max(1_000_000).description('how many groups to pass over'),
+    limit: limit(500),
+  }),
+  stockList: Joi.object({ ...asked, by: grouping }),
+  find: Joi.object({ q: search }),
   foods: Joi.object({ q: search, after, limit: limit(500) }),
   ledger: Joi.object({
     q: search.description('words of what happened, a food, a zone, a code, or who did it'),

@@ -1,79 +1,81 @@
-import { firstOutKey } from '@/core/firstout/firstOutKey';
-import { foodsWithWords, nearestFoods } from '@/core/foods/findFood';
-import { STATES } from '@/core/model/history';
-import { readPackageCode } from '@/core/labels/readPackageCode';
+import type { Asking } from '@/core/stock/asking';
+import type { StockRow } from '@/core/stock/stockRow';
+import { groupKey, GROUPINGS } from '@/core/stock/groupStock';
 import { sql } from '@/store/database';
-import { readPackageByCode, readStock } from '@/store/packages';
-import { countOutside, readFills } from '@/store/today';
+import { readPackages } from '@/store/packages';
 import { viewContext } from '../household/context';
+import { askStock, type StockAsk } from './askStock';
 import { type PackageView, toPackageView } from './packageView';
+import { placeNames } from './placeNames';
 import { Problem } from '../door/problem';
 
-export interface StockQuery {
-  /** Part of a food's name, spelling forgiven, or a package code. */
-  q?: string | undefined;
-  zone?: string | undefined;
-  state?: string | undefined;
+export interface StockQuery extends StockAsk {
+  /** A group of the list of groups, with what it is grouped by: only what is in it. */
+  by?: string | undefined;
+  group?: string | undefined;
   after?: string | undefined;
   limit?: number | undefined;
 }
 
+/** What was understood of the words, and what was not. */
+export interface AskedView {
+  parts: { from: number; to: number; says: string; guessed: boolean }[];
+  unknown: Asking['unknown'];
+  oldest: boolean;
+}
+
 export interface StockView {
   packages: PackageView[];
+  /** How many are asked for, and how many are here. */
+  count: number;
   total: number;
+  asked: AskedView;
   /** Give it as `after` for the next page; `null` on the last. */
   next: string | null;
   today: string;
 }
 
-const KEY = /^\d{4}-\d{2}-\d{2} [01] [01] \d{4}-\d{2}-\d{2} [A-Z0-9]+$/;
+const USUAL_PAGE = 100;
 
-function readKey(after: string | undefined): string | null {
-  if (after === undefined) return null;
-  if (!KEY.test(after)) throw new Problem(400, 'invalid', '“after” is not a key this list gave.');
-  return after;
-}
+export const toAsked = ({ parts, unknown, oldest }: Asking): AskedView => ({
+  parts: parts.map(({ from, to, says, guessed }) => ({ from, to, says, guessed })),
+  unknown,
+  oldest,
+});
 
-/** One page of what is in the store, first out first. */
+const keyOf = ({ firstOut, startOn }: StockRow, oldest: boolean): string =>
+  oldest ? `${startOn} ${firstOut}` : firstOut;
+const KEY = /^(?:\d{4}-\d{2}-\d{2} )?\d{4}-\d{2}-\d{2} [01] [01] \d{4}-\d{2}-\d{2} [A-Z0-9]+$/;
+
+/** One page of what is in the store, first out first. @throws Problem 400 for a key this list never gave */
 export async function readStockPage(query: StockQuery): Promise<StockView> {
   const context = await viewContext();
-  const { household, reference, today } = context;
-  const words = query.q?.trim() ?? '';
-  const limit = query.limit ?? 100;
-  const [fills, outside] = await Promise.all([
-    readFills(sql(), household.id),
-    countOutside(sql(), household.id),
-  ]);
-  const total = [...fills.values()].reduce((sum, { packages }) => sum + packages, outside);
-  const byCode = words === '' ? null : await readPackageByCode(sql(), household.id, words.toUpperCase());
-  if (byCode && byCode.gone === null) {
-    return { packages: [toPackageView(byCode, context)], total, next: null, today };
-  }
-  let foodIds: string[] | null = null;
-  if (words !== '') {
-    const held = foodsWithWords(reference.index, words, 400);
-    // A word that names no food may be a code, written in a hurry.
-    const meant =
-      held.length > 0 ? null : await readPackageByCode(sql(), household.id, readPackageCode(words));
-    if (meant && meant.gone === null)
-      return { packages: [toPackageView(meant, context)], total, next: null, today };
-    const found = held.length > 0 ? held : nearestFoods(reference.index, words, 20);
-    foodIds = found.map(({ id }) => id);
-  }
-  const state = STATES.find((known) => known === query.state) ?? null;
-  const packages = await readStock(sql(), household.id, {
-    foodIds,
-    zoneId: query.zone ?? null,
-    state,
-    after: readKey(query.after),
-    limit: limit + 1,
-  });
-  const page = packages.slice(0, limit);
+  const { household, kitchen, today } = context;
+  const { after, group, limit = USUAL_PAGE } = query;
+  if (after !== undefined && !KEY.test(after))
+    throw new Problem(400, 'invalid', '“after” is not a key this list gave.');
+  const { asking, rows, total } = await askStock(context, query);
+  const by = GROUPINGS.find((known) => known === query.by) ?? 'food';
+  const placeOf = placeNames(kitchen);
+  const mine =
+    group === undefined ? rows : rows.filter((row) => groupKey(row, by, today, placeOf).key === group);
+  const from = after === undefined ? 0 : mine.findIndex((row) => keyOf(row, asking.oldest) > after);
+  const page = from < 0 ? [] : mine.slice(from, from + limit);
+  const found = await readPackages(
+    sql(),
+    household.id,
+    page.map(({ id }) => id),
+  );
   const last = page.at(-1);
   return {
-    packages: page.map((found) => toPackageView(found, context)),
+    packages: page.flatMap(({ id }) => {
+      const one = found.get(id);
+      return one && one.gone === null ? [toPackageView(one, context)] : [];
+    }),
+    count: mine.length,
     total,
-    next: packages.length > limit && last ? firstOutKey(last) : null,
+    asked: toAsked(asking),
+    next: last && from + page.length < mine.length ? keyOf(last, asking.oldest) : null,
     today,
   };
 }

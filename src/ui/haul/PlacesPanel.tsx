@@ -15,7 +15,7 @@ import type { ApplianceView } from '@/services/kitchen/drawing';
 import type { HaulPlacesView, PlaceView } from '@/services/haul/haulPlaces';
 import { Said } from '../units/Said';
 import { FreezeInCard } from './FreezeInCard';
-import { MiniKitchen } from './MiniKitchen';
+import { MiniKitchen } from '../map/MiniKitchen';
 import { zoneChoices } from './zoneChoices';
 
 interface Chosen {
@@ -144,7 +144,7 @@ export function PlacesPanel({
     return (
       <article key={appliance.id} aria-label={appliance.name} className="card p-3">
         <h3 className="mb-1 text-base">{appliance.name}</h3>
-        <MiniKitchen appliance={appliance} marks={marks} lit={lit} />
+        <MiniKitchen appliance={appliance} marks={marks} lit={new Set(lit === null ? [] : [lit])} />
         {others.length > 0 && (
           <details>
             <summary className="min-h-11 cursor-pointer py-2 text-[0.9375rem] text-slate">

@@ -12,7 +12,7 @@ import type { PlaceView } from '@/services/haul/haulPlaces';
 import { useDoor } from '../door/useDoor';
 import type { NewCommand } from '../door/doorClient';
 import { StrandedPlace } from './StrandedPlace';
-import { MiniKitchen } from './MiniKitchen';
+import { MiniKitchen } from '../map/MiniKitchen';
 
 const OUT = 'out';
 
@@ -223,7 +223,7 @@ export function PutAwayWalk({
                   </li>
                 ))}
               </ul>
-              {appliance && <MiniKitchen appliance={appliance} marks={marks} lit={null} />}
+              {appliance && <MiniKitchen appliance={appliance} marks={marks} lit={new Set()} />}
             </div>
           </section>
         );

@@ -16,7 +16,7 @@ export function HouseholdButton({ shell }: { shell: Pick<Shell, 'household' | 'o
       .catch(() => setBusy(false));
   };
   return (
-    <div className="ml-auto flex items-center gap-2 text-[0.95rem]">
+    <div className="flex items-center gap-2 text-[0.95rem]">
       <Link
         href="/kitchen/household"
         className="flex min-h-11 items-center font-heading font-semibold"

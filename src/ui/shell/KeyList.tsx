@@ -7,6 +7,7 @@ import { PLACES } from './places';
 
 const OTHERS = [
   ['/', 'type into the quick line'],
+  ['f', 'find: where, how many, how old, which first'],
   ['u', 'undo what the newest message tells'],
   ['?', 'show this list'],
   ['Tab', 'in the quick line: finish the word'],
@@ -16,7 +17,9 @@ const OTHERS = [
     (choice) =>
       [ANSWER_KEYS[choice], `on a row of first out: ${ANSWER_WORDS[choice].toLowerCase()}`] as const,
   ),
-  ['x', 'on a row of first out: tick it, to answer several at once'],
+  ['x', 'on a row of first out: tick it, to answer several at once; in Stock: choose it'],
+  ['→ ←', 'in Stock: open a group, close it'],
+  ['−', 'in Stock: take the one that goes first'],
   ['a', 'on a row of first out: as last time'],
   ['1 to 9', 'the reason, or the day, that is asked'],
   ['Enter', 'in the quick line: store it, or take the first answer to what it asks'],

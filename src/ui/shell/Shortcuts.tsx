@@ -3,6 +3,7 @@
 import dynamic from 'next/dynamic';
 import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
+import { openFind } from '../find/openFind';
 import { PLACES } from './places';
 
 const KeyList = dynamic(() => import('./KeyList').then((module) => module.KeyList));
@@ -25,6 +26,7 @@ export function Shortcuts() {
       const place = PLACES.find(({ key }) => key === event.key);
       if (place) router.push(place.href);
       else if (event.key === '?') setShown(true);
+      else if (event.key === 'f') openFind();
       else if (event.key === '/') document.getElementById('quick-line')?.focus();
       else if (event.key === 'u') [...document.querySelectorAll<HTMLElement>('[data-undo]')].at(-1)?.click();
       else return;

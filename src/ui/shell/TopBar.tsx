@@ -3,6 +3,7 @@
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
 import type { Shell } from '@/services/today/shell';
+import { FindButton } from '../find/FindButton';
 import { HouseholdButton } from './HouseholdButton';
 import { PLACES } from './places';
 
@@ -33,6 +34,7 @@ export function TopBar({ shell }: { shell: Pick<Shell, 'temperatures' | 'househo
           </Link>
         ))}
       </nav>
+      <FindButton />
       <HouseholdButton shell={shell} />
       <ul aria-label="Temperatures, last read" className="hidden gap-4 text-[0.95rem] text-slate xl:flex">
         {shell.temperatures.map(({ name, words, warm }) => (

@@ -1,22 +1,37 @@
 import { inOurUnits } from '@/services/household/inOurUnits';
 import type { Metadata } from 'next';
-import { readStockPage } from '@/services/stock/stock';
+import { STATES } from '@/core/model/history';
+import { GROUPINGS } from '@/core/stock/groupStock';
+import { viewContext } from '@/services/household/context';
+import { readDrawing } from '@/services/kitchen/drawing';
 import { readZones } from '@/services/kitchen/zones';
+import { readStockGroups } from '@/services/stock/stockGroups';
+import { StockBench } from '@/ui/stock/StockBench';
 import { type Search, textsOf } from '../search';
-import { StockTable } from '@/ui/stock/StockTable';
 
 export const metadata: Metadata = { title: 'Stock' };
 
+/** Groups of the first drawing: more than are in sight; the rest comes as one scrolls. */
+const AT_FIRST = 40;
+
 export default async function StockPage({ searchParams }: { searchParams: Search }) {
-  const { q, state, zone } = await textsOf(searchParams, 'q', 'state', 'zone');
-  const [stock, { zones }] = await inOurUnits(
-    await Promise.all([readStockPage({ q, state, zone }), readZones()]),
+  const { q, state, zone, by } = await textsOf(searchParams, 'q', 'state', 'zone', 'by');
+  const asked = {
+    q,
+    zone,
+    state: STATES.find((known) => known === state),
+    by: GROUPINGS.find((known) => known === by),
+    limit: AT_FIRST,
+  };
+  const [groups, { zones }, appliances] = await inOurUnits(
+    await Promise.all([readStockGroups(asked), readZones(), readDrawing(await viewContext())]),
   );
   return (
     <>
       <h1 className="mb-3 text-[1.6rem]">Stock</h1>
-      <StockTable
-        first={stock}
+      <StockBench
+        first={groups}
+        appliances={appliances}
         zones={zones.map(({ id, name, appliance }) => ({ id, name: `${name}, ${appliance.name}` }))}
       />
     </>

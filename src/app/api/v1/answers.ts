@@ -70,25 +70,35 @@ export function reads<Query>(
   );
 }
 
-/** An address that is read as a PDF. */
-export function prints<Query>(
-  name: string,
+function file<Query>(
+  disposition: string,
+  type: string,
   schema: Joi.ObjectSchema,
   work: (query: Query) => Promise<Buffer>,
 ): Methods {
   return only('GET', (request) =>
     respond(async () => {
-      const pdf = await work(queryOf<Query>(request, schema));
-      return new Response(new Uint8Array(pdf), {
-        headers: {
-          'content-type': 'application/pdf',
-          'content-disposition': `inline; filename="${name}"`,
-          ...HEADERS,
-        },
+      const bytes = await work(queryOf<Query>(request, schema));
+      return new Response(new Uint8Array(bytes), {
+        headers: { 'content-type': type, 'content-disposition': disposition, ...HEADERS },
       });
     }),
   );
 }
+
+/** An address that is read as a PDF. */
+export const prints = <Query>(
+  name: string,
+  schema: Joi.ObjectSchema,
+  work: (query: Query) => Promise<Buffer>,
+): Methods => file(`inline; filename="${name}"`, 'application/pdf', schema, work);
+
+/** An address that is saved as a table of comma separated values. */
+export const saves = <Query>(
+  name: string,
+  schema: Joi.ObjectSchema,
+  work: (query: Query) => Promise<Buffer>,
+): Methods => file(`attachment; filename="${name}"`, 'text/csv; charset=utf-8', schema, work);
 
 /** The JSON body of a request. @throws Problem 400, 413 or 415 */
 async function readBody(request: Request): Promise<unknown> {

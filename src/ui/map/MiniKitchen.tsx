@@ -75,27 +75,27 @@ function ZoneRect({ laid, scale, mark, lit }: { laid: Laid; scale: number; mark:
   );
 }
 
-/** An appliance in its own proportions; a zone something goes into is marked with how many packs. */
+/** An appliance in its own proportions; zones are marked with how many packs lie or go there. */
 export function MiniKitchen({
   appliance,
   marks,
   lit,
 }: {
   appliance: ApplianceView;
-  /** Packs that go into each zone, by zone id. */
+  /** Packs of each zone, by zone id. */
   marks: ReadonlyMap<string, number>;
-  /** The zone of what is looked at. */
-  lit: string | null;
+  /** Zones of what is looked at. */
+  lit: ReadonlySet<string>;
 }) {
   const { laid, wide, high } = laidOut(appliance);
   const scale = Math.min(HIGH / high, 270 / wide);
   const told = laid.flatMap(({ zone }) =>
-    marks.has(zone.id) ? [`${marks.get(zone.id)} into ${zone.name}`] : [],
+    marks.has(zone.id) ? [`${zone.name}: ${marks.get(zone.id)}`] : [],
   );
   return (
     <svg
       role="img"
-      aria-label={`${appliance.name}: ${told.length > 0 ? told.join(', ') : 'nothing goes here'}`}
+      aria-label={`${appliance.name}: ${told.length > 0 ? told.join(', ') : 'nothing'}`}
       width={wide * scale + 4}
       height={high * scale + 4}
       viewBox={`-2 -2 ${wide * scale + 4} ${high * scale + 4}`}
@@ -107,7 +107,7 @@ export function MiniKitchen({
           laid={one}
           scale={scale}
           mark={marks.has(one.zone.id) ? String(marks.get(one.zone.id)) : ''}
-          lit={one.zone.id === lit}
+          lit={lit.has(one.zone.id)}
         />
       ))}
     </svg>

@@ -1,0 +1,36 @@
+import type { CalendarDate } from '../calendar/calendarDate';
+import type { PackageState, Wrap } from '../model/history';
+import type { AmountUnit } from '../units/sayAmount';
+
+/** As much of a package as asking, counting and grouping the whole stock need. */
+export interface StockRow {
+  id: string;
+  code: string;
+  lotId: string;
+  foodId: string;
+  /** The name on the label. */
+  called: string;
+  amount: number;
+  unit: AmountUnit;
+  wrap: Wrap | null;
+  /** `null`: out of the cold. */
+  zoneId: string | null;
+  state: PackageState;
+  opened: boolean;
+  startOn: CalendarDate;
+  useBy: CalendarDate | null;
+  bestBy: CalendarDate;
+  governingDate: CalendarDate;
+  governingKind: 'use-by' | 'best-by';
+  condemned: boolean;
+  /** Minor units; `null`: nobody told. */
+  priceMinor: number | null;
+  note: string;
+  /** Whose it is; empty: everybody's. */
+  whose: string;
+  /** Nobody takes it unasked. */
+  handsOff: boolean;
+  /** The first-out order as one text that sorts. */
+  firstOut: string;
+  version: number;
+}
