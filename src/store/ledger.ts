@@ -27,6 +27,24 @@ export async function readLastRecorded(sql: Sql, householdId: number): Promise<s
   return row ? fromSqlInstant(row.recorded_at) : null;
 }
 
+/** The newest command of a household; `null`: none yet. */
+export async function readLatest(
+  sql: Sql,
+  householdId: number,
+): Promise<{ id: string; says: string; toldBy: string | null; recordedAt: string } | null> {
+  const [row] = await sql.rows<{ id: string; says: string; told_by: string | null; recorded_at: string }>(
+    `SELECT id, says, told_by, recorded_at
+       FROM command
+      WHERE household_id = :householdId
+      ORDER BY recorded_at DESC, id DESC
+      LIMIT 1`,
+    { householdId },
+  );
+  return row
+    ? { id: row.id, says: row.says, toldBy: row.told_by, recordedAt: fromSqlInstant(row.recorded_at) }
+    : null;
+}
+
 /** When the first thing of a household happened, ISO 8601; `null`: nothing yet. */
 export async function readFirstAt(sql: Sql, householdId: number): Promise<string | null> {
   const [row] = await sql.rows<{ at: string }>(

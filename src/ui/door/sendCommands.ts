@@ -7,6 +7,9 @@ import { type DoorAnswer, doorClient, type NewCommand, type Sending, SENDING } f
 
 export { keepUnanswered } from './doorClient';
 
+/** Ids of what was told from this page: no news to it. */
+export const toldHere = new Set<string>();
+
 /** Commands that wait for an answer, by what they say. */
 const waiting = new Map<string, Promise<DoorAnswer[]>>();
 
@@ -21,12 +24,14 @@ export async function sendCommands(commands: readonly NewCommand[]): Promise<Doo
   const before = waiting.get(says);
   if (before) return before;
   const client = doorClient();
+
   const sending: Sending = {
     commands: commands.map((command) => ({ id: newUuid(), ...command })),
     toldAt: Date.now(),
     household: shownHousehold(),
     sent: 0,
   };
+  for (const { id } of sending.commands) toldHere.add(id);
   const options = client.defaultMutationOptions<MutationOptions<DoorAnswer[], Error, Sending>>({
     mutationKey: SENDING,
   });

@@ -1,0 +1,75 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { useEffect, useState } from 'react';
+import type { ChangesView } from '@/services/household/changes';
+import { doorClient } from '../door/doorClient';
+import { fetchJson } from '../door/fetchJson';
+import { toldHere } from '../door/sendCommands';
+
+/** Asked so often while the page is in sight. */
+const EVERY_MS = 1200;
+const SHOWN_MS = 12_000;
+
+/**
+ * What others did shows on this page within two seconds, with a quiet mark of who. Plain asking: it goes through every proxy, and
+ * whichever copy of the server answers reads the same store.
+ */
+export function Others() {
+  const router = useRouter();
+  const [news, setNews] = useState<{ id: string; says: string; who: string } | null>(null);
+  useEffect(() => {
+    let known: number | null = null;
+    let timer: ReturnType<typeof setTimeout>;
+    let over = false;
+    const look = async (): Promise<void> => {
+      const { changes, latest } = await fetchJson<ChangesView>('/api/v1/changes');
+      if (over) return;
+      const before = known;
+      known = changes;
+      if (before === null || changes === before || !latest || toldHere.has(latest.id)) return;
+      setNews({ id: latest.id, says: latest.says, who: latest.told_by ?? 'Somebody' });
+      void doorClient().invalidateQueries({ predicate: ({ meta }) => meta?.lasting !== true });
+      router.refresh();
+    };
+    const again = (): void => {
+      clearTimeout(timer);
+      if (over) return;
+      timer = setTimeout(() => {
+        if (document.visibilityState === 'hidden') again();
+        else
+          void look()
+            .catch(() => undefined)
+            .finally(again);
+      }, EVERY_MS);
+    };
+    // The page may have been kept for a while: it begins with what it knows now.
+    void look()
+      .catch(() => undefined)
+      .finally(again);
+    return () => {
+      over = true;
+      clearTimeout(timer);
+    };
+  }, [router]);
+  useEffect(() => {
+    if (!news) return;
+    const timer = setTimeout(() => setNews(null), SHOWN_MS);
+    return () => clearTimeout(timer);
+  }, [news]);
+  return (
+    <p
+      aria-live="polite"
+      className="pointer-events-none fixed top-16 right-3 left-3 z-40 flex justify-end sm:right-6 print:hidden"
+    >
+      {news && (
+        <span
+          key={news.id}
+          className="max-w-md rounded-part border border-line bg-snow px-3 py-1.5 text-[0.9375rem] text-slate-deep shadow-lg"
+        >
+          <b className="font-heading font-semibold text-ink">{news.who}:</b> {news.says}
+        </span>
+      )}
+    </p>
+  );
+}
