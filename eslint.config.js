@@ -34,6 +34,7 @@ const CORE_FLOORS = [
   ['ledger'],
   ['labels'],
   ['stock'],
+  ['shopping'],
 ];
 
 const coreArrows = CORE_FLOORS.flatMap((rooms, floor) =>

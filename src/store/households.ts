@@ -281,6 +281,7 @@ const OF_HOUSEHOLD = [
   'job',
   'reading',
   'container',
+  'kept',
 ] as const;
 
 /** Empties the tables of one household, or of every one when `id` is null. Reference data stays. */

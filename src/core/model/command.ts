@@ -1,3 +1,4 @@
+import type { KeptKind } from './kept';
 import type { Decision, PastCommand } from './decision';
 import type { HaulLine } from './haul';
 import type { World } from './world';
@@ -40,6 +41,8 @@ export interface Needs {
   openHaul?: boolean;
   /** Scanned codes and what they stand for. */
   codes?: readonly string[];
+  /** Small things the household keeps, all of these kinds. */
+  kept?: readonly KeptKind[];
   jobs?: boolean;
   containers?: boolean;
   /** Ids that the command brings along for something new; one used elsewhere is refused. */

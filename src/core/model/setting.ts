@@ -3,6 +3,7 @@ import type { Food } from './food';
 import type { Wish } from './wish';
 import type { ApplianceDrawing } from './drawing';
 import type { Haul, HaulLine, LearnedCode } from './haul';
+import type { KeptSetting } from './kept';
 import type { Container } from './container';
 import type { Caution } from './history';
 import type { Wording } from '../units/wording';
@@ -70,7 +71,8 @@ export type Setting =
   | { kind: 'container'; subject: string; value: Container | null }
   | { kind: 'haul'; subject: string; value: Haul | null }
   | { kind: 'haul-line'; subject: string; value: HaulLine | null }
-  | { kind: 'code'; subject: string; value: LearnedCode | null };
+  | { kind: 'code'; subject: string; value: LearnedCode | null }
+  | KeptSetting;
 
 /** One thing that was set, with its images; goes into the same ledger as what happens to packages. */
 export interface SettingEvent {

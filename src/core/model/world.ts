@@ -2,6 +2,7 @@ import type { CalendarDate } from '../calendar/calendarDate';
 import type { Food } from './food';
 import type { ApplianceDrawing } from './drawing';
 import type { Container } from './container';
+import type { Kept, KeptKind } from './kept';
 import type { Caution } from './history';
 import type { Haul, HaulLine, LearnedCode } from './haul';
 import type { Wish } from './wish';
@@ -48,6 +49,8 @@ export interface World {
   haulLines(haulId: string): HaulLine[];
   /** What a scanned code stands for; `null`: nobody told yet. */
   learnedCode(code: string): LearnedCode | null;
+  /** Something small the household keeps; `null`: it does not. */
+  kept<K extends KeptKind>(kind: K, subject: string): Kept[K] | null;
   /** Above 32 °C where things stand out of the cold: each minute counts for two (K10). */
   hot: boolean;
   /** True when the zone is drawn. */

@@ -12,6 +12,7 @@ import type { World } from '@/core/model/world';
 import type { Sql } from '@/store/database';
 import { type Household, takeCodeNumbers } from '@/store/households';
 import { readJobs } from '@/store/jobs';
+import { readKept } from '@/store/kept';
 import { readContainers } from '@/store/containers';
 import { lockHaulLines, readCode, readHaul, readHaulLines, readOpenHaul } from '@/store/hauls';
 import { isTakenElsewhere } from '@/store/drawings';
@@ -136,6 +137,7 @@ export async function loadWorld(
   const readings = past ? await readReadings(db, household.id, [...new Set(readingsOf)], past.at) : [];
   const jobs = needs.jobs ? await readJobs(db, household.id) : [];
   const containers = needs.containers ? await readContainers(db, household.id) : [];
+  const keptThings = await readKept(db, household.id, needs.kept ?? []);
   const bench = await loadBench(db, household.id, needs);
   const zoneOf = new Map(kitchen.zones.map((zone) => [zone.id, zone]));
   let nextCode = await takeCodes(db, household.id, needs, [...bench.lines.values()]);
@@ -177,6 +179,7 @@ export async function loadWorld(
     haulLine: (id) => bench.lines.get(id) ?? null,
     haulLines: (haulId) => [...bench.lines.values()].filter(({ haul }) => haul === haulId),
     learnedCode: (code) => bench.learned.get(code) ?? null,
+    kept: (kind, subject) => keptThings[kind].get(subject) ?? null,
     hot: false,
     hasZone: (id) => zoneOf.has(id),
     loaded: () => loaded,

@@ -9,6 +9,7 @@ import { putFood } from '@/store/foods';
 import { putCode, putHaul, putHaulLine } from '@/store/hauls';
 import { putSettings } from '@/store/households';
 import { putJob } from '@/store/jobs';
+import { putKept } from '@/store/kept';
 import { putMeasured } from '@/store/readings';
 import { putWish } from '@/store/wishes';
 
@@ -35,6 +36,12 @@ export async function putSetting(db: Sql, householdId: number, setting: Setting)
       return putHaulLine(db, householdId, setting.subject, setting.value);
     case 'code':
       return putCode(db, householdId, setting.subject, setting.value);
+    case 'level':
+    case 'shopping':
+    case 'asking':
+    case 'kit':
+    case 'shop-order':
+      return putKept(db, householdId, setting);
     case 'appliance':
       return setting.value === null ? undefined : drawIn(db, householdId, setting.value);
   }

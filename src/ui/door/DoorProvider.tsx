@@ -114,16 +114,18 @@ export function DoorProvider({
       try {
         const { sendCommands } = await loadOffice();
         const answers = await sendCommands(commands.map(asked));
-        addToast({
-          text: sayAnswers(answers),
-          kind: 'done',
-          undo: commands.some(({ type }) => type === 'ledger.undo')
-            ? []
-            : answers.map(({ id }) => id).reverse(),
-          labels: answers
-            .filter(({ type }) => LABELLED.has(type))
-            .flatMap(({ packages }) => packages.filter(({ here }) => here).map(({ code }) => code)),
-        });
+        // A tick on the shopping list is its own answer, and its own undo.
+        if (commands.some(({ type }) => type !== 'shopping.write'))
+          addToast({
+            text: sayAnswers(answers),
+            kind: 'done',
+            undo: commands.some(({ type }) => type === 'ledger.undo')
+              ? []
+              : answers.map(({ id }) => id).reverse(),
+            labels: answers
+              .filter(({ type }) => LABELLED.has(type))
+              .flatMap(({ packages }) => packages.filter(({ here }) => here).map(({ code }) => code)),
+          });
         startRefresh(() => router.refresh());
         return answers;
       } catch (error) {

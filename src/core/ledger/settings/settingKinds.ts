@@ -1,5 +1,6 @@
 import { wishedFood } from '../../foods/wish';
 import type { Needs } from '../../model/command';
+import type { KeptKind } from '../../model/kept';
 import type { PastCommand } from '../../model/decision';
 import type { ApplianceDrawing } from '../../model/drawing';
 import type { Setting } from '../../model/setting';
@@ -42,6 +43,13 @@ function withDrawing(world: World, id: string, drawing: ApplianceDrawing | null)
     zone: (zoneId) => drawn.get(zoneId) ?? world.zone(zoneId),
   };
 }
+
+/** A small thing that nothing else depends on. */
+const keptKind = <K extends KeptKind>(kind: K) => ({
+  read: (world: World, subject: string) => world.kept(kind, subject),
+  needs: () => ({ kept: [kind] }),
+  whenNone: () => null,
+});
 
 const SETTING_KINDS: { readonly [K in Kind]: SettingKind<K> } = {
   household: {
@@ -123,6 +131,11 @@ const SETTING_KINDS: { readonly [K in Kind]: SettingKind<K> } = {
     needs: (subject) => ({ lines: [subject] }),
     whenNone: () => null,
   },
+  level: keptKind('level'),
+  shopping: keptKind('shopping'),
+  asking: keptKind('asking'),
+  kit: keptKind('kit'),
+  'shop-order': keptKind('shop-order'),
   code: {
     read: (world, subject) => world.learnedCode(subject),
     needs: (subject) => ({ codes: [subject] }),

@@ -1,10 +1,20 @@
 import type { ReactNode } from 'react';
-import { KitchenRooms } from '@/ui/kitchen/KitchenRooms';
+import { Rooms } from '@/ui/shell/Rooms';
+
+const ROOMS = [
+  ['/kitchen', 'Drawing'],
+  ['/kitchen/check', 'Check'],
+  ['/kitchen/tidy', 'Tidy'],
+  ['/kitchen/containers', 'Containers'],
+  ['/kitchen/upkeep', 'Upkeep'],
+  ['/kitchen/foods', 'Foods'],
+  ['/kitchen/household', 'Household'],
+] as const;
 
 export default function KitchenLayout({ children }: { children: ReactNode }) {
   return (
     <>
-      <KitchenRooms />
+      <Rooms name="Kitchen" rooms={ROOMS} />
       {children}
     </>
   );

@@ -1,0 +1,18 @@
+import type { CommandKind } from '../../model/command';
+import { keptDecided } from './keptDecided';
+
+/** Keeps words that are asked again and again, or forgets them. */
+export const keepAskingCommand: CommandKind<{ words: string; keep: boolean }> = {
+  type: 'asking.keep',
+  needs: () => ({ kept: ['asking'] }),
+  decide: ({ words, keep }, world) => {
+    const plain = words.trim().toLowerCase();
+    return keptDecided(
+      world,
+      'asking',
+      plain,
+      keep ? { words: words.trim() } : null,
+      keep ? `Asked again and again: “${words.trim()}”.` : `“${words.trim()}” is not kept any more.`,
+    );
+  },
+};

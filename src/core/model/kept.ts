@@ -1,0 +1,65 @@
+import type { AmountUnit } from '../units/sayAmount';
+
+/** A pack of a thing: 500 g, 1 l, 6 pieces. */
+export interface PackSize {
+  amount: number;
+  unit: AmountUnit;
+}
+
+/** `at-least`: so many are kept; `never-out`: there is always one, whatever is eaten; `on-offer`: bought only when it is cheap. */
+export const LEVEL_KINDS = ['never-out', 'at-least', 'on-offer'] as const;
+
+/** How much of a food a household keeps. */
+export interface Level {
+  kind: (typeof LEVEL_KINDS)[number];
+  /** Meal packs: so many labels. */
+  packs: number;
+  /** What one is; `null`: as most of them are here. */
+  size: PackSize | null;
+}
+
+/** Something to buy. */
+export interface ShoppingLine {
+  id: string;
+  /** `null`: nothing that is eaten from the cold store; only words. */
+  food: string | null;
+  called: string;
+  packs: number;
+  size: PackSize | null;
+  ticked: boolean;
+}
+
+/** A set that is filled again and again: a smoothie bag, the salad shelf, noodle night. */
+export interface Kit {
+  id: string;
+  name: string;
+  /** How many sets are to be ready. */
+  sets: number;
+  parts: { food: string; called: string; amount: number; unit: AmountUnit }[];
+}
+
+/** Words that somebody asks the stock again and again. */
+export interface KeptAsking {
+  words: string;
+}
+
+/** Small things a household keeps, each whole under a subject: nothing but themselves depends on them. */
+export interface Kept {
+  level: Level;
+  shopping: ShoppingLine;
+  asking: KeptAsking;
+  kit: Kit;
+  /** Groups of foods in the order of the household's own way through the shop; one, under ''. */
+  'shop-order': string[];
+}
+export const KEPT_KINDS = [
+  'level',
+  'shopping',
+  'asking',
+  'kit',
+  'shop-order',
+] as const satisfies (keyof Kept)[];
+export type KeptKind = (typeof KEPT_KINDS)[number];
+
+/** One of them as a setting; `null`: not kept any more. */
+export type KeptSetting = { [K in KeptKind]: { kind: K; subject: string; value: Kept[K] | null } }[KeptKind];
