@@ -43,12 +43,25 @@ export interface KeptAsking {
   words: string;
 }
 
+/** A list that was printed for the door of an appliance, as it was then. */
+export interface DoorSheet {
+  /** The code to come back by. */
+  code: string;
+  appliance: string;
+  called: string;
+  /** ISO 8601 UTC. */
+  printedAt: string;
+  /** Packs told as one, each with a box to cross out. */
+  groups: { name: string; packages: string[] }[];
+}
+
 /** Small things a household keeps, each whole under a subject: nothing but themselves depends on them. */
 export interface Kept {
   level: Level;
   shopping: ShoppingLine;
   asking: KeptAsking;
   kit: Kit;
+  sheet: DoorSheet;
   /** Groups of foods in the order of the household's own way through the shop; one, under ''. */
   'shop-order': string[];
 }
@@ -57,6 +70,7 @@ export const KEPT_KINDS = [
   'shopping',
   'asking',
   'kit',
+  'sheet',
   'shop-order',
 ] as const satisfies (keyof Kept)[];
 export type KeptKind = (typeof KEPT_KINDS)[number];

@@ -102,6 +102,8 @@ const READ: Record<string, [summary: string, query?: Joi.ObjectSchema, kind?: 'p
   ],
   '/api/v1/shopping': ['The shopping list, levels with what they lack, kits'],
   '/api/v1/shopping/list': ['The shopping list as PDF', QUERIES.none, 'pdf'],
+  '/api/v1/sheets': ['Lists printed for the doors, each against what is here now'],
+  '/api/v1/sheets/print': ['A list for the door as PDF', QUERIES.sheet, 'pdf'],
   '/api/v1/find': ['Where it is, how many, how old, which first; what left lately', QUERIES.find],
   '/api/v1/packages/{code}': ['One package with the trail of its date'],
   '/api/v1/packages/{code}/what-if': [

@@ -40,6 +40,7 @@ export async function putSetting(db: Sql, householdId: number, setting: Setting)
     case 'shopping':
     case 'asking':
     case 'kit':
+    case 'sheet':
     case 'shop-order':
       return putKept(db, householdId, setting);
     case 'appliance':

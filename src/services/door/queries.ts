@@ -70,4 +70,5 @@ export const QUERIES = {
     start: Joi.number().integer().min(1).max(100).default(1).description('first free sticker'),
   }),
   appliance: Joi.object({ appliance }),
+  sheet: Joi.object({ sheet: Joi.string().max(8).required().description('the code of a door sheet') }),
 } as const;

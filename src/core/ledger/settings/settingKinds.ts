@@ -135,6 +135,7 @@ const SETTING_KINDS: { readonly [K in Kind]: SettingKind<K> } = {
   shopping: keptKind('shopping'),
   asking: keptKind('asking'),
   kit: keptKind('kit'),
+  sheet: keptKind('sheet'),
   'shop-order': keptKind('shop-order'),
   code: {
     read: (world, subject) => world.learnedCode(subject),

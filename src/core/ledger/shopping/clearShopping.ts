@@ -2,7 +2,7 @@ import type { CommandKind } from '../../model/command';
 import type { Decision } from '../../model/decision';
 import { Refusal } from '../../model/refusal';
 import type { World } from '../../model/world';
-import { keptDecided } from './keptDecided';
+import { keptDecided } from '../settings/keptDecided';
 import { sayLine } from './writeShopping';
 
 const MOST_SAID = 3;

@@ -1,5 +1,5 @@
 import type { CommandKind } from '../../model/command';
-import { keptDecided } from './keptDecided';
+import { keptDecided } from '../settings/keptDecided';
 
 /** Keeps words that are asked again and again, or forgets them. */
 export const keepAskingCommand: CommandKind<{ words: string; keep: boolean }> = {

@@ -1,5 +1,5 @@
 import type { CommandKind } from '../../model/command';
-import { keptDecided } from './keptDecided';
+import { keptDecided } from '../settings/keptDecided';
 
 /** Sets the order in which the household goes through the shop. */
 export const orderShopCommand: CommandKind<{ groups: string[] }> = {

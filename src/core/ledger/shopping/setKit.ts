@@ -3,7 +3,7 @@ import type { Decision } from '../../model/decision';
 import type { Kit } from '../../model/kept';
 import { Refusal } from '../../model/refusal';
 import type { World } from '../../model/world';
-import { keptDecided } from './keptDecided';
+import { keptDecided } from '../settings/keptDecided';
 
 /** Sets up a kit that is filled again and again, changes it, or gives it up. @throws Refusal `kit` */
 function setKit({ kit, keep }: { kit: Kit; keep: boolean }, world: World): Decision {

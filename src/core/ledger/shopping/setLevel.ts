@@ -3,7 +3,7 @@ import type { Decision } from '../../model/decision';
 import type { Level } from '../../model/kept';
 import type { World } from '../../model/world';
 import { sayAmount } from '../../units/sayAmount';
-import { keptDecided } from './keptDecided';
+import { keptDecided } from '../settings/keptDecided';
 
 /** "at least 4 of 500 g", "never without 2", "6, only when on offer". */
 export function sayLevel({ kind, packs, size }: Level): string {

@@ -4,7 +4,7 @@ import type { ShoppingLine } from '../../model/kept';
 import { Refusal } from '../../model/refusal';
 import type { World } from '../../model/world';
 import { sayAmount } from '../../units/sayAmount';
-import { keptDecided } from './keptDecided';
+import { keptDecided } from '../settings/keptDecided';
 
 /** "2 × Milk 1 l", "dishwasher salt". */
 export const sayLine = ({ called, packs, size }: Pick<ShoppingLine, 'called' | 'packs' | 'size'>): string =>

@@ -51,3 +51,5 @@ export { clearShoppingDoor } from './shopping/clearShopping';
 export { orderShopDoor } from './shopping/orderShop';
 export { keepAskingDoor } from './shopping/keepAsking';
 export { setKitDoor } from './shopping/setKit';
+export { printSheetDoor } from './sheet/printSheet';
+export { dropSheetDoor } from './sheet/dropSheet';
