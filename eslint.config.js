@@ -34,7 +34,7 @@ const CORE_FLOORS = [
   ['ledger'],
   ['labels'],
   ['stock'],
-  ['shopping'],
+  ['shopping', 'lump'],
 ];
 
 const coreArrows = CORE_FLOORS.flatMap((rooms, floor) =>

@@ -1,5 +1,5 @@
 import type { Package } from '@/core/model/package';
-import { fromJson, type Sql } from './database';
+import { fromJson, type Sql, toSqlInstant } from './database';
 
 /** What left lately of some foods, or under a name on its label, newest first, with the command by which it left. */
 export async function readGone(
@@ -37,4 +37,29 @@ export async function readGone(
     command,
     undone: undone_by !== null,
   }));
+}
+
+/** What left since a day, whatever it was, newest first, each with the command by which it left. */
+export async function readGoneLately(
+  sql: Sql,
+  householdId: number,
+  since: string,
+  limit: number,
+): Promise<{ found: Package; command: string }[]> {
+  const rows = await sql.rows<{ image: unknown; command: string }>(
+    `SELECT package.image, command.id AS command
+       FROM command
+       JOIN ledger_event AS event ON event.command_id = command.id
+       JOIN package ON package.id = event.package_id
+      WHERE command.household_id = :householdId
+        AND command.recorded_at >= :since
+        AND command.undone_by IS NULL
+        AND event.type IN ('package.taken', 'package.lost', 'package.cooked')
+        AND package.here = FALSE
+        AND package.version = CAST(JSON_VALUE(event.after_image, '$.version') AS UNSIGNED)
+      ORDER BY command.recorded_at DESC
+      LIMIT :limit`,
+    { householdId, since: toSqlInstant(since), limit },
+  );
+  return rows.map(({ image, command }) => ({ found: fromJson<Package>(image), command }));
 }

@@ -84,7 +84,25 @@ test('the address on a label opens the package; an unknown one says so', async (
   await expect(page.getByRole('button', { name: 'Move down to thaw' })).toBeVisible();
   const { status } = await (async () => ({ status: (await page.goto('/p/ZZ99'))?.status() }))();
   expect(status).toBe(404);
-  await expect(page.getByRole('heading', { name: 'There is nothing here' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'There is nothing here by that code' })).toBeVisible();
+  // What to do: found by its name, or by a photo of the label.
+  await page.getByRole('button', { name: 'Find it, or scan again' }).click();
+  const panel = page.getByRole('dialog', { name: 'Find' });
+  await panel.getByRole('button', { name: 'Scan a label' }).click();
+  const { default: QRCode } = await import('qrcode');
+  const photo = (text: string) =>
+    QRCode.toBuffer(text, { scale: 8, margin: 4 }).then((buffer) => ({
+      name: 'label.png',
+      mimeType: 'image/png',
+      buffer,
+    }));
+  const file = panel.locator('input[type=file]');
+  await file.setInputFiles({ name: 'wall.png', mimeType: 'image/png', buffer: Buffer.from('no picture') });
+  await expect(panel.getByText('No code could be read on that photo.', { exact: false })).toBeVisible();
+  await file.setInputFiles(await photo('https://cold.example/p/ZZZZ'));
+  await expect(panel.getByText('That is no label of ours', { exact: false })).toBeVisible();
+  await file.setInputFiles(await photo(`https://cold.example/p/${packages[0].code}`));
+  await expect(page.getByRole('dialog').getByText('Venison haunch').first()).toBeVisible();
 });
 
 test('a screen reader hears food, amount, place, date and band of every package; every date opens its trail', async ({

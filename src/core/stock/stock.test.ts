@@ -3,6 +3,7 @@ import { index } from '../../../tests/fixtures/reference';
 import { readAsking } from './readAsking';
 import { groupStock, GROUPINGS, totalsOf } from './groupStock';
 import { isAsked, isLabelled } from './isAsked';
+import { LUNCH_SLOTS, lunchOptions, packLunch } from './packLunch';
 import type { StockRow } from './stockRow';
 
 const TODAY = '2026-11-26';
@@ -168,4 +169,61 @@ it('a cook’s count: the commonest size first, the oldest in words', () => {
       totals: { packs: 3, millilitres: 1500 },
     },
   ]);
+});
+
+describe('lunches', () => {
+  const food = (id: string) => index.byId.get(id);
+  const chilled = (id: string, change: Partial<StockRow> = {}) =>
+    row(id, {
+      state: 'chilled',
+      zoneId: 'top',
+      bestBy: '2026-12-02',
+      governingDate: '2026-12-02',
+      ...change,
+    });
+  const rows = [
+    chilled('stew', { amount: 600, unit: 'g', governingDate: '2026-11-27' }),
+    chilled('quiche', { amount: 2, unit: 'pc' }),
+    chilled('ham-sliced', { handsOff: true }),
+    chilled('stew', { governingDate: '2026-11-24' }),
+    chilled('venison'),
+    chilled('apples', { amount: 2, unit: 'pc' }),
+    chilled('yogurt', { amount: 125, whose: 'Wren' }),
+    chilled('yogurt', { amount: 125 }),
+    row('lasagne'),
+  ];
+  const offers = new Map(
+    LUNCH_SLOTS.map((slot) => [slot.id, lunchOptions(rows, slot, food, TODAY)] as const),
+  );
+
+  it('one pick of each slot by person, oldest first, own things first, nothing raw, frozen, past or kept', () => {
+    const picks = packLunch(offers, ['Isla', 'Wren', 'Tam']);
+    const of = (person: string, slot: string) =>
+      picks.find((pick) => pick.person === person && pick.slot === slot)?.option?.row.foodId ?? null;
+    expect(['Isla', 'Wren', 'Tam'].map((who) => of(who, 'main'))).toEqual(['stew', 'stew', 'quiche']);
+    expect(of('Wren', 'dairy')).toBe('yogurt');
+    expect(picks.find(({ person, slot }) => person === 'Wren' && slot === 'dairy')?.option?.row.whose).toBe(
+      'Wren',
+    );
+    expect(['Isla', 'Wren', 'Tam'].map((who) => of(who, 'fruit'))).toEqual(['apples', 'apples', null]);
+    expect(packLunch(offers, ['Isla'], { 'Isla main': 1 })[0]?.option?.row.foodId).toBe('quiche');
+  });
+
+  it('never gives more of a package than it holds, nor what is another’s', () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.constantFrom('Isla', 'Wren', 'Tam', 'Gran'), { minLength: 1, maxLength: 9 }),
+        fc.dictionary(fc.constantFrom('Isla main', 'Tam fruit', 'Wren dairy'), fc.nat(5)),
+        (people, passed) => {
+          const given = new Map<string, number>();
+          for (const { person, option } of packLunch(offers, people, passed)) {
+            if (!option) continue;
+            given.set(option.row.id, (given.get(option.row.id) ?? 0) + option.portion);
+            expect(['', person]).toContain(option.row.whose);
+          }
+          for (const one of rows) expect(given.get(one.id) ?? 0).toBeLessThanOrEqual(one.amount);
+        },
+      ),
+    );
+  });
 });

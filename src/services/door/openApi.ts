@@ -14,6 +14,7 @@ import {
 } from '../household/households';
 import { keepingSchema, portionsSchema } from '../calculators/estimates';
 import { freezeSchema, thawSchema } from '../calculators/heat';
+import { lumpSchema } from '../lump/lump';
 import { outageSchema, stockOutageSchema } from '../outage/outage';
 
 const ERROR = {
@@ -104,6 +105,7 @@ const READ: Record<string, [summary: string, query?: Joi.ObjectSchema, kind?: 'p
   '/api/v1/shopping/list': ['The shopping list as PDF', QUERIES.none, 'pdf'],
   '/api/v1/sheets': ['Lists printed for the doors, each against what is here now'],
   '/api/v1/sheets/print': ['A list for the door as PDF', QUERIES.sheet, 'pdf'],
+  '/api/v1/take': ['What may be taken without asking, and what lunches may be packed from'],
   '/api/v1/find': ['Where it is, how many, how old, which first; what left lately', QUERIES.find],
   '/api/v1/packages/{code}': ['One package with the trail of its date'],
   '/api/v1/packages/{code}/what-if': [
@@ -181,6 +183,7 @@ export function openApi() {
       '/api/v1/households/demo': send('Put the demo back as it was at first', swagger(demoSchema)),
       '/api/v1/households/remove': send('Delete a household, by its name', swagger(removeHouseholdSchema)),
       ...Object.fromEntries(Object.keys(READ).map((address) => [address, read(address)])),
+      '/api/v1/lump': send('What a nameless lump may be, the likeliest first', swagger(lumpSchema)),
       '/api/v1/estimates/keeping': send('Dates of a food from its history', swagger(keepingSchema)),
       '/api/v1/estimates/thaw': send('Hours to thaw, with the curve', swagger(thawSchema)),
       '/api/v1/estimates/freeze': send('Hours to freeze, with the curve', swagger(freezeSchema)),

@@ -1,5 +1,7 @@
 'use client';
 
+import { ScanLine } from 'lucide-react';
+import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { useEffect, useRef, useState } from 'react';
 import { flushSync } from 'react-dom';
@@ -14,6 +16,8 @@ import { MainAction } from '../package/MainAction';
 import { sayPackage } from '../package/sayPackage';
 import { AskedParts } from '../stock/AskField';
 import { Tape } from '../tape/Tape';
+
+const LabelScan = dynamic(() => import('../scan/LabelScan').then((module) => module.LabelScan));
 
 const EXAMPLES = ['where is the butter', 'mince', 'oldest in the chest', 'frozen fish', 'lunch', 'hands off'];
 const REST_MS = 150;
@@ -31,6 +35,7 @@ export function FindSheet({
 }) {
   const { act, busy, showPackage } = useDoor();
   const [text, setText] = useState(begin);
+  const [scanning, setScanning] = useState(false);
   const input = useRef<HTMLInputElement>(null);
   useEffect(() => {
     // Once the field has the focus, keys go there.
@@ -68,6 +73,15 @@ export function FindSheet({
           onChange={(event) => setText(event.target.value)}
         />
       </label>
+      <button
+        type="button"
+        className="button mt-3"
+        aria-pressed={scanning}
+        onClick={() => setScanning(!scanning)}
+      >
+        <ScanLine aria-hidden size={20} /> Scan a label
+      </button>
+      {scanning && <LabelScan onFound={onClose} />}
       {fault !== '' && <p className="mt-3 text-beet">{fault}</p>}
       {text.trim() === '' && (
         <p className="mt-3 flex flex-wrap gap-2">

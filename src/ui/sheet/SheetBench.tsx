@@ -18,7 +18,7 @@ export function SheetBench({ view, begin }: { view: SheetsView; begin: string | 
   const asksFor = open !== null && shown === null;
   const lineOf = ({ code, called, printed_words, packs, left, came }: SheetView) => (
     <li key={code} className="flex flex-wrap items-center gap-2 py-2">
-      <p className="min-w-0 flex-1">
+      <p className="min-w-0 flex-1 basis-64">
         <b className="font-heading font-semibold">
           {called}, sheet {code}
         </b>

@@ -1,0 +1,10 @@
+import type { Metadata } from 'next';
+import { inOurUnits } from '@/services/household/inOurUnits';
+import { readTake } from '@/services/take/take';
+import { TakeBench } from '@/ui/take/TakeBench';
+
+export const metadata: Metadata = { title: 'Help yourself' };
+
+export default async function TakePage() {
+  return <TakeBench view={await inOurUnits(await readTake())} />;
+}
