@@ -1,7 +1,7 @@
 import type { NextConfig } from 'next';
 
 const config: NextConfig = {
-  serverExternalPackages: ['pdfkit', 'mysql2', 'joi', 'joi-to-swagger', 'qrcode', 'piscina'],
+  serverExternalPackages: ['pdfkit', 'mysql2', 'joi', 'joi-to-swagger', 'qrcode', 'piscina', 'sharp'],
   // `npm test` checks types for the whole tree; a start need not do it again.
   typescript: { ignoreBuildErrors: true },
   poweredByHeader: false,

@@ -282,6 +282,7 @@ const OF_HOUSEHOLD = [
   'reading',
   'container',
   'kept',
+  'photo',
 ] as const;
 
 /** Empties the tables of one household, or of every one when `id` is null. Reference data stays. */

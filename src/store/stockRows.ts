@@ -32,6 +32,7 @@ interface Row {
   wrap: Wrap | null;
   price: string | null;
   note: string | null;
+  photo: string | null;
   whose: string | null;
   hands_off: string | null;
   hands_off_until: string | null;
@@ -57,6 +58,7 @@ const toRow = (row: Row): StoredRow => ({
   condemned: row.condemned === 1,
   priceMinor: row.price === null ? null : Number(row.price),
   note: row.note ?? '',
+  photo: row.photo,
   whose: row.whose ?? '',
   handsOff: row.hands_off === '1' || row.hands_off === 'true',
   handsOffUntil: row.hands_off_until,
@@ -108,6 +110,7 @@ export async function readRows(
             JSON_VALUE(image, '$.wrap') AS wrap,
             JSON_VALUE(image, '$.priceMinor') AS price,
             JSON_VALUE(image, '$.note') AS note,
+            JSON_VALUE(image, '$.photo') AS photo,
             JSON_VALUE(image, '$.keptFor.whose') AS whose,
             JSON_VALUE(image, '$.keptFor.handsOff') AS hands_off,
             JSON_VALUE(image, '$.keptFor.on') AS hands_off_until

@@ -115,3 +115,35 @@ test('a label opened on a phone: half of it is one tap, taken another; the ledge
   await page.getByRole('button', { name: 'Take all' }).click();
   await expect(page.getByText(/^Gone: taken/)).toBeVisible();
 });
+
+test('a photo is put to a package, turned, shrunk and stripped of what the camera wrote; what is no picture is told; undone', async ({
+  page,
+}) => {
+  const { default: sharp } = await import('sharp');
+  const { packages } = await (await page.request.get('/api/v1/stock?q=venison+haunch')).json();
+  await page.goto(`/p/${packages[0].code}`);
+  // 2000 by 1000, held on its side (orientation 6), with a place in it.
+  const buffer = await sharp({ create: { width: 2000, height: 1000, channels: 3, background: '#803020' } })
+    .withExif({
+      IFD0: { Copyright: 'Skerry Row' },
+      IFD3: { GPSLatitudeRef: 'N', GPSLatitude: '57/1 0/1 0/1' },
+    })
+    .withMetadata({ orientation: 6 })
+    .jpeg()
+    .toBuffer();
+  const file = page.locator('input[type=file]').first();
+  await file.setInputFiles({
+    name: 'note.jpg',
+    mimeType: 'image/jpeg',
+    buffer: Buffer.from('no picture at all'),
+  });
+  await expect(toast(page, 'That is no picture this kitchen can read')).toBeVisible();
+  await file.setInputFiles({ name: 'haunch.jpg', mimeType: 'image/jpeg', buffer });
+  const shown = page.getByRole('img', { name: /^Photo of Venison haunch/ });
+  await expect(shown).toBeVisible();
+  const kept = await page.request.get((await shown.getAttribute('src')) ?? '');
+  const { width, height, exif, orientation } = await sharp(await kept.body()).metadata();
+  expect([width, height, exif, orientation]).toEqual([640, 1280, undefined, undefined]);
+  await page.getByRole('button', { name: 'Undo' }).last().click();
+  await expect(shown).toHaveCount(0);
+});

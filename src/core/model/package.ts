@@ -70,6 +70,8 @@ export interface Package {
   oldCodes?: string[];
   /** Whose it is, or for whom and when it is kept; none: everybody's. */
   keptFor?: KeptFor | null;
+  /** A kept photo of it. */
+  photo?: string | null;
   /** A pot's cap in its unit: reached, it says "use me" (K11). */
   cap: number | null;
   gone: {

@@ -26,6 +26,8 @@ export interface StockRow {
   /** Minor units; `null`: nobody told. */
   priceMinor: number | null;
   note: string;
+  /** A kept photo of it. */
+  photo?: string | null;
   /** Whose it is; empty: everybody's. */
   whose: string;
   /** Nobody takes it unasked. */

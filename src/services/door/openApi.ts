@@ -106,6 +106,7 @@ const READ: Record<string, [summary: string, query?: Joi.ObjectSchema, kind?: 'p
   '/api/v1/sheets': ['Lists printed for the doors, each against what is here now'],
   '/api/v1/sheets/print': ['A list for the door as PDF', QUERIES.sheet, 'pdf'],
   '/api/v1/take': ['What may be taken without asking, and what lunches may be packed from'],
+  '/api/v1/photos/{id}': ['A photo of a package, as JPEG'],
   '/api/v1/find': ['Where it is, how many, how old, which first; what left lately', QUERIES.find],
   '/api/v1/packages/{code}': ['One package with the trail of its date'],
   '/api/v1/packages/{code}/what-if': [
@@ -183,6 +184,13 @@ export function openApi() {
       '/api/v1/households/demo': send('Put the demo back as it was at first', swagger(demoSchema)),
       '/api/v1/households/remove': send('Delete a household, by its name', swagger(removeHouseholdSchema)),
       ...Object.fromEntries(Object.keys(READ).map((address) => [address, read(address)])),
+      '/api/v1/photos': {
+        post: {
+          summary: 'Keep a photo; its id is put to a package by `package.picture`',
+          requestBody: { content: { 'image/*': { schema: { type: 'string', format: 'binary' } } } },
+          responses: { 200: answer('its id'), ...ERRORS },
+        },
+      },
       '/api/v1/lump': send('What a nameless lump may be, the likeliest first', swagger(lumpSchema)),
       '/api/v1/estimates/keeping': send('Dates of a food from its history', swagger(keepingSchema)),
       '/api/v1/estimates/thaw': send('Hours to thaw, with the curve', swagger(thawSchema)),

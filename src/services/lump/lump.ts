@@ -32,6 +32,8 @@ export interface LumpOffer {
   sure: number;
   sure_words: string;
   reasons: string[];
+  /** The id of its photo. */
+  photo: string | null;
   date_words: string;
   date: string;
   not_for_eating: boolean;
@@ -163,6 +165,7 @@ export async function askLump(body: unknown): Promise<LumpAnswer> {
       sure: Math.round(sure * 100),
       sure_words: `${sayShare(sure)}, ${Math.round(sure * 100)} of 100`,
       reasons: reasons.slice(0, 4),
+      photo: row.photo ?? null,
       date_words: `${row.governingKind === 'use-by' ? 'use by' : 'best by'} ${sayFullDate(row.governingDate)}`,
       date: row.governingDate,
       not_for_eating: row.condemned || (row.useBy !== null && row.useBy < today),

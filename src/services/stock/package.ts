@@ -28,6 +28,8 @@ export interface PackageDetail extends PackageView {
   /** Minutes out of the cold before now (K10). */
   minutes_out: number;
   old_codes: string[];
+  /** The id of its photo. */
+  photo: string | null;
   /** It may be put back though it is gone: taken today, or lost. */
   may_come_back: boolean;
 }
@@ -53,6 +55,7 @@ export async function readPackage(code: string): Promise<PackageDetail> {
     frozen_on: found.history.findLast(({ did }) => did === 'frozen')?.on ?? null,
     minutes_out: found.counterMinutes,
     old_codes: found.oldCodes ?? [],
+    photo: found.photo ?? null,
     may_come_back:
       found.gone?.how === 'lost' || (found.gone?.how === 'taken' && found.gone.on === context.today),
     trail: found.trail,

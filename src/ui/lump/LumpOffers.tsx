@@ -47,6 +47,13 @@ export function LumpOffers({
           <ol className="mt-1 divide-y divide-line" aria-live="polite">
             {answer.offers.map((offer) => (
               <li key={offer.id} className="flex flex-wrap items-center gap-x-3 gap-y-1 py-3">
+                {offer.photo !== null && (
+                  <img
+                    src={`/api/v1/photos/${offer.photo}`}
+                    alt={`Photo of ${offer.name} ${offer.code}`}
+                    className="size-20 rounded-part object-cover"
+                  />
+                )}
                 <button
                   type="button"
                   className="min-h-11 min-w-0 flex-1 basis-56 text-left"

@@ -3,6 +3,7 @@
 import { useState } from 'react';
 import type { PackageDetail } from '@/services/stock/package';
 import { useDoor } from '../door/useDoor';
+import { PhotoForm } from './more/PhotoForm';
 import { PutBackForm } from './more/PutBackForm';
 import { Tape } from '../tape/Tape';
 import { TrailLines } from './DateTrail';
@@ -72,6 +73,7 @@ export function PackageCard({ detail }: { detail: PackageDetail }) {
       )}
       {detail.gone && detail.may_come_back && <ComeBack detail={detail} />}
       {!detail.gone && <PackageActions detail={detail} />}
+      {!detail.gone && <PhotoForm detail={detail} />}
       {!detail.gone && <PackageHeadsUp detail={detail} />}
       <dl className="grid grid-cols-[5.5rem_1fr] gap-y-1">
         {facts.map(([name, value]) => (

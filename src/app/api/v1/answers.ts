@@ -7,6 +7,8 @@ import { validateQuery } from '@/services/door/validate';
 
 /** A megabyte is a thousand lines of a haul; more is refused at the door. */
 const MOST_BYTES = 1_000_000;
+/** As large as a phone's camera makes a photo. */
+const MOST_PICTURE_BYTES = 20_000_000;
 const HEADERS = { 'cache-control': 'no-store' };
 
 type Path = Record<string, string>;
@@ -100,24 +102,30 @@ export const saves = <Query>(
   work: (query: Query) => Promise<Buffer>,
 ): Methods => file(`attachment; filename="${name}"`, 'text/csv; charset=utf-8', schema, work);
 
+/** The bytes of a request, at most so many. @throws Problem `tooLarge` */
+async function readBytes(request: Request, most: number, tooLarge: Problem): Promise<Buffer> {
+  if (Number(request.headers.get('content-length') ?? 0) > most) throw tooLarge;
+  const chunks: Uint8Array[] = [];
+  let bytes = 0;
+  if (request.body) {
+    for await (const chunk of request.body as unknown as AsyncIterable<Uint8Array>) {
+      bytes += chunk.byteLength;
+      if (bytes > most) throw tooLarge;
+      chunks.push(chunk);
+    }
+  }
+  return Buffer.concat(chunks);
+}
+
 /** The JSON body of a request. @throws Problem 400, 413 or 415 */
 async function readBody(request: Request): Promise<unknown> {
   if (!/^application\/json(;|$)/i.test(request.headers.get('content-type') ?? '')) {
     throw new Problem(415, 'not-json', 'Send the body as application/json.');
   }
   const tooLarge = new Problem(413, 'too-large', 'The body is larger than a megabyte. Send it in parts.');
-  if (Number(request.headers.get('content-length') ?? 0) > MOST_BYTES) throw tooLarge;
-  const chunks: Uint8Array[] = [];
-  let bytes = 0;
-  if (request.body) {
-    for await (const chunk of request.body as unknown as AsyncIterable<Uint8Array>) {
-      bytes += chunk.byteLength;
-      if (bytes > MOST_BYTES) throw tooLarge;
-      chunks.push(chunk);
-    }
-  }
+  const bytes = await readBytes(request, MOST_BYTES, tooLarge);
   try {
-    return parse(Buffer.concat(chunks).toString('utf8'), null, {
+    return parse(bytes.toString('utf8'), null, {
       protoAction: 'error',
       constructorAction: 'error',
     });
@@ -132,6 +140,34 @@ export function takes(work: (body: unknown) => Promise<unknown>): Methods {
     respond(async () => {
       queryOf(request, QUERIES.none);
       return Response.json(await inOurUnits(await work(await readBody(request))), { headers: HEADERS });
+    }),
+  );
+}
+
+/** An address that a picture is sent to, as its bytes. */
+export function takesPicture(work: (bytes: Buffer) => Promise<unknown>): Methods {
+  return only('POST', (request) =>
+    respond(async () => {
+      queryOf(request, QUERIES.none);
+      if (!/^(image\/|application\/octet-stream)/i.test(request.headers.get('content-type') ?? ''))
+        throw new Problem(415, 'no-picture', 'Send the bytes of a picture: a JPEG, PNG or WebP.');
+      const tooLarge = new Problem(413, 'too-large', 'That picture is larger than 20 megabytes.');
+      return Response.json(await work(await readBytes(request, MOST_PICTURE_BYTES, tooLarge)), {
+        headers: HEADERS,
+      });
+    }),
+  );
+}
+
+/** An address that shows a picture; what is under an id never changes. */
+export function showsPicture(work: (path: Path) => Promise<Buffer>): Methods {
+  return only('GET', (request, context) =>
+    respond(async () => {
+      queryOf(request, QUERIES.none);
+      const jpeg = await work(await pathOf(context));
+      return new Response(new Uint8Array(jpeg), {
+        headers: { 'content-type': 'image/jpeg', 'cache-control': 'private, max-age=31536000, immutable' },
+      });
     }),
   );
 }

@@ -29,6 +29,7 @@ export { relabelPackageDoor } from './package/relabelPackage';
 export { correctPackageDoor } from './package/correctPackage';
 export { keepForPackageDoor } from './package/keepForPackage';
 export { losePackageDoor } from './package/losePackage';
+export { picturePackageDoor } from './package/picturePackage';
 export { putBackPackageDoor } from './package/putBackPackage';
 export { takeAmountDoor } from './stock/takeAmount';
 export { addFoodDoor } from './household/addFood';

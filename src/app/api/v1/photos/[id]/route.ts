@@ -1,0 +1,4 @@
+import { photoBytes } from '@/services/photo/photos';
+import { showsPicture } from '../../answers';
+
+export const { GET, POST, PUT, PATCH, DELETE } = showsPicture(({ id = '' }) => photoBytes(id));
