@@ -14,6 +14,7 @@ import { readOutageClasses } from '../src/core/powercut/readOutageClasses';
 import { benchInBrowser, haulOf50 } from './measureHaul';
 import { tenHouseholds } from './measureHouseholds';
 import { placeToPlace } from './measurePlaces';
+import { scrollStock, stockFewAgainstMany, twentyTakers } from './measureStock';
 import { dragAmong200, fitOf20Kinds, type Measured, placement60 } from './measureKitchen';
 
 const BASE = process.env.BASE_URL ?? 'http://localhost:3000';
@@ -249,6 +250,26 @@ function governingDates(count = 100_000): Measured[] {
   ];
 }
 
+/** The stock of 20,000 against 200, twenty takers, and scrolling. */
+async function stockMany(): Promise<Measured[]> {
+  const [few, many] = await Promise.all([
+    connect(process.env.DATABASE_URL),
+    connect(process.env.LARGE_DATABASE_URL),
+  ]);
+  const small = { base: BASE, db: few.db, household: few.household.id };
+  const large = { base: LARGE, db: many.db, household: many.household.id };
+  try {
+    return [
+      ...(await stockFewAgainstMany(small, large)),
+      ...(await scrollStock(large)),
+      ...(await twentyTakers(large, Number(process.env.TAKERS_SECONDS ?? 180))),
+    ];
+  } finally {
+    await few.db.end();
+    await many.db.end();
+  }
+}
+
 /** What is measured, by name; `BENCH_ONLY` chooses some of them. */
 const WORK: Record<string, () => Promise<Measured[]> | Measured[]> = {
   dates: governingDates,
@@ -257,6 +278,7 @@ const WORK: Record<string, () => Promise<Measured[]> | Measured[]> = {
   today: () => todayAgainstEmpty(BASE, 'the demo’s'),
   feed: feedOf5000,
   many: async () => [...(await todayFewAgainstMany()), ...(await todayAgainstEmpty(LARGE, '20,000'))],
+  stock: stockMany,
   forecast: duringForecast,
   places: () => placeToPlace(BASE),
   commands: commandsPerSecond,

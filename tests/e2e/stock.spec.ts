@@ -42,6 +42,13 @@ test('asked in plain words, counted in groups, opened to packages; filters hold 
   const sheet = await page.request.get('/api/v1/stock/list?q=frozen,+raw+meat');
   expect(sheet.headers()['content-type']).toBe('application/pdf');
 
+  // What is asked again and again is kept, and one press from then on.
+  await page.getByRole('button', { name: 'Keep this question' }).click();
+  await expect(page.getByRole('button', { name: 'Do not keep this question' })).toBeVisible();
+  await ask.fill('');
+  await page.getByRole('button', { name: 'frozen, raw meat', exact: true }).click();
+  await expect(ask).toHaveValue('frozen, raw meat');
+
   // By keys: along the groups, one is opened, its first is taken.
   await ask.fill('haddock');
   const haddock = page.getByRole('button', { name: /^Haddock, \d+ packs/ });

@@ -23,6 +23,13 @@ export interface AskedStock {
   total: number;
 }
 
+/** Who lives here, and whoever something is kept for. */
+function peopleOf(people: readonly string[], rows: readonly StockRow[]): string[] {
+  const names = new Set(people);
+  for (const { whose } of rows) if (whose !== '') names.add(whose);
+  return [...names];
+}
+
 /** The packages that are asked for. */
 export function askStock(context: HouseholdContext, ask: StockAsk): Promise<AskedStock> {
   const { household, reference, kitchen, today } = context;
@@ -34,9 +41,7 @@ export function askStock(context: HouseholdContext, ask: StockAsk): Promise<Aske
       today,
       index: reference.index,
       zones: kitchen.zones.map((zone) => ({ ...zone, appliance: zone.applianceName })),
-      people: [...new Set([...household.settings.people, ...all.map(({ whose }) => whose)])].filter(
-        (whose) => whose !== '',
-      ),
+      people: peopleOf(household.settings.people, all),
       labelled: (wanted) => all.some(({ called }) => isLabelled(called, wanted)),
       coded: (code) => all.some((row) => row.code === code),
     });

@@ -9,6 +9,7 @@ import {
 } from '@/core/stock/groupStock';
 import { sayAmount, sayMoney } from '@/core/units/sayAmount';
 import { sql } from '@/store/database';
+import { readKept } from '@/store/kept';
 import { readPackages } from '@/store/packages';
 import { viewContext } from '../household/context';
 import { keptSince } from '../household/kept';
@@ -50,6 +51,8 @@ export interface GroupsView {
   /** How many are shown, and how many are here. */
   packs: number;
   all: number;
+  /** Words that this household asks again and again. */
+  kept: string[];
   /** How many of what is asked for lie in each zone. */
   lit: Record<string, number>;
 }
@@ -99,11 +102,14 @@ export async function readStockGroups(query: GroupsQuery): Promise<GroupsView> {
     });
   });
   const shown = groups.slice(query.from ?? 0, (query.from ?? 0) + (query.limit ?? USUAL_PAGE));
-  const firsts = await readPackages(
-    sql(),
-    household.id,
-    shown.map(({ first }) => first.id),
-  );
+  const [firsts, kept] = await Promise.all([
+    readPackages(
+      sql(),
+      household.id,
+      shown.map(({ first }) => first.id),
+    ),
+    keptSince(household, 'askings', () => readKept(sql(), household.id, ['asking'])),
+  ]);
   return {
     groups: shown.flatMap((group) => {
       const first = firsts.get(group.first.id);
@@ -132,6 +138,7 @@ export async function readStockGroups(query: GroupsQuery): Promise<GroupsView> {
     totals,
     packs: rows.length,
     all: total,
+    kept: [...kept.asking.values()].map(({ words }) => words),
     lit,
   };
 }

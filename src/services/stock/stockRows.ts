@@ -2,6 +2,7 @@ import { LRUCache } from 'lru-cache';
 import type { StockRow } from '@/core/stock/stockRow';
 import { sql } from '@/store/database';
 import type { Household } from '@/store/households';
+import { countOutside, readFills } from '@/store/today';
 import { readHappenedSince, readLastEvent, readRows, type StoredRow } from '@/store/stockRows';
 import { keptSince } from '../household/kept';
 
@@ -19,6 +20,17 @@ const held = (shared.orderlyFrostRows ??= new LRUCache({ max: MOST_HELD }));
 const inOrder = (rows: StoredRow[]): StoredRow[] =>
   rows.sort((a, b) => (a.firstOut < b.firstOut ? -1 : a.firstOut > b.firstOut ? 1 : 0));
 
+/** Where a row belongs among rows in first-out order. */
+function placeOf(rows: readonly StoredRow[], { firstOut }: StoredRow): number {
+  let [low, high] = [0, rows.length];
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if ((rows[middle]?.firstOut ?? '') < firstOut) low = middle + 1;
+    else high = middle;
+  }
+  return low;
+}
+
 async function readAll(householdId: number): Promise<Held> {
   const event = await readLastEvent(sql(), householdId);
   return { event, rows: inOrder(await readRows(sql(), householdId, null)) };
@@ -26,11 +38,18 @@ async function readAll(householdId: number): Promise<Held> {
 
 /** What was held, with everything that happened since; a few rows are read, however many there are. */
 async function brought(householdId: number, before: Held): Promise<Held> {
-  const { packages, last } = await readHappenedSince(sql(), householdId, before.event);
-  if (packages.length === 0) return before;
+  const [{ packages, last }, fills, outside] = await Promise.all([
+    readHappenedSince(sql(), householdId, before.event),
+    readFills(sql(), householdId),
+    countOutside(sql(), householdId),
+  ]);
   const changed = new Set(packages);
   const rows = before.rows.filter(({ id }) => !changed.has(id));
-  return { event: last, rows: inOrder([...rows, ...(await readRows(sql(), householdId, packages))]) };
+  // Into their places: sorting twenty thousand for one would take longer than all the rest.
+  for (const row of await readRows(sql(), householdId, packages)) rows.splice(placeOf(rows, row), 0, row);
+  // Whoever wrote past the ledger left another count: then all of it is read anew.
+  const there = [...fills.values()].reduce((sum, fill) => sum + fill.packages, outside);
+  return there === rows.length ? { event: last, rows } : readAll(householdId);
 }
 
 /**
@@ -44,9 +63,7 @@ export const readStockRows = ({ id, changes }: Household, today: string): Promis
     held.set(id, reading);
     reading.catch(() => held.delete(id));
     const { rows } = await reading;
-    return rows.map((row) =>
-      row.handsOff && row.handsOffUntil !== null && row.handsOffUntil < today
-        ? { ...row, handsOff: false }
-        : row,
-    );
+    const isOver = ({ handsOff, handsOffUntil }: StoredRow): boolean =>
+      handsOff && handsOffUntil !== null && handsOffUntil < today;
+    return rows.some(isOver) ? rows.map((row) => (isOver(row) ? { ...row, handsOff: false } : row)) : rows;
   });

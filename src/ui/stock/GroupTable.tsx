@@ -4,12 +4,13 @@ import {
   type ColumnDef,
   flexRender,
   getCoreRowModel,
+  type Row,
   useReactTable,
   type VisibilityState,
 } from '@tanstack/react-table';
 import { useWindowVirtualizer } from '@tanstack/react-virtual';
 import { ChevronDown, ChevronRight } from 'lucide-react';
-import { type KeyboardEvent, useLayoutEffect, useRef, useState } from 'react';
+import { type KeyboardEvent, memo, useLayoutEffect, useRef, useState } from 'react';
 import type { PackageView } from '@/services/stock/packageView';
 import type { GroupView } from '@/services/stock/stockGroups';
 import { useDoor } from '../door/useDoor';
@@ -132,6 +133,67 @@ function columnsFor(doing: {
   ];
 }
 
+/** One line as it is drawn; while one scrolls it stays as it was. */
+const DrawnLine = memo(function DrawnLine({
+  row,
+  index,
+  isChosen,
+  measure,
+  onChoose,
+}: {
+  row: Row<StockLine>;
+  index: number;
+  /** Which columns are shown: another choice draws it anew. */
+  shown: VisibilityState;
+  isChosen: boolean;
+  measure: (element: HTMLTableRowElement | null) => void;
+  onChoose: (line: StockLine) => void;
+}) {
+  const line = row.original;
+  return (
+    <tr
+      ref={measure}
+      data-index={index}
+      aria-rowindex={index + 2}
+      className={line.kind === 'package' && line.inside ? 'bg-rime/60' : ''}
+    >
+      <td className="pl-2">
+        {line.kind !== 'words' && (
+          <label className="flex size-11 cursor-pointer items-center justify-center">
+            <input
+              type="checkbox"
+              className="size-5 accent-[var(--ink)]"
+              aria-label={
+                line.kind === 'group'
+                  ? `Choose all ${line.group.packs} of ${line.group.name}`
+                  : `Choose ${line.view.food.name} ${line.view.code}`
+              }
+              checked={isChosen}
+              onChange={() => onChoose(line)}
+            />
+          </label>
+        )}
+      </td>
+      {row.getVisibleCells().map(({ id, column, getContext }) => (
+        <td
+          key={id}
+          className={
+            column.id === 'name'
+              ? 'w-full max-w-0 py-1 sm:w-[28%]'
+              : `hidden py-1 pr-3 text-[0.95rem] text-slate sm:table-cell ${column.id === 'date' ? 'whitespace-nowrap' : ''}`
+          }
+        >
+          {flexRender(column.columnDef.cell, getContext())}
+        </td>
+      ))}
+      <td className="py-1 pr-3 pl-2 text-right" data-main-action>
+        {line.kind === 'package' && <MainAction view={line.view} />}
+        {line.kind === 'group' && <MainAction view={line.group.first} count={line.group.packs} />}
+      </td>
+    </tr>
+  );
+});
+
 /**
  * The stock as lines, only those in sight drawn. Arrows go along them, Enter opens a group, x chooses, − takes the one that goes
  * first.
@@ -179,7 +241,7 @@ export function GroupTable({
   const virtual = useWindowVirtualizer({
     count: rows.length,
     estimateSize: () => GUESSED_HIGH,
-    overscan: 8,
+    overscan: 6,
     scrollMargin: top,
     getItemKey: (at) => rows[at]?.id ?? at,
     // Before the page lives there is no window: as much as a screen holds is sent.
@@ -252,49 +314,16 @@ export function GroupTable({
           {items.map(({ index, key }) => {
             const row = rows[index];
             if (!row) return null;
-            const line = row.original;
             return (
-              <tr
+              <DrawnLine
                 key={key}
-                ref={virtual.measureElement}
-                data-index={index}
-                aria-rowindex={index + 2}
-                className={line.kind === 'package' && line.inside ? 'bg-rime/60' : ''}
-              >
-                <td className="pl-2">
-                  {line.kind !== 'words' && (
-                    <label className="flex size-11 cursor-pointer items-center justify-center">
-                      <input
-                        type="checkbox"
-                        className="size-5 accent-[var(--ink)]"
-                        aria-label={
-                          line.kind === 'group'
-                            ? `Choose all ${line.group.packs} of ${line.group.name}`
-                            : `Choose ${line.view.food.name} ${line.view.code}`
-                        }
-                        checked={isChosen(line)}
-                        onChange={() => onChoose(line)}
-                      />
-                    </label>
-                  )}
-                </td>
-                {row.getVisibleCells().map(({ id, column, getContext }) => (
-                  <td
-                    key={id}
-                    className={
-                      column.id === 'name'
-                        ? 'w-full max-w-0 py-1 sm:w-[28%]'
-                        : `hidden py-1 pr-3 text-[0.95rem] text-slate sm:table-cell ${column.id === 'date' ? 'whitespace-nowrap' : ''}`
-                    }
-                  >
-                    {flexRender(column.columnDef.cell, getContext())}
-                  </td>
-                ))}
-                <td className="py-1 pr-3 pl-2 text-right" data-main-action>
-                  {line.kind === 'package' && <MainAction view={line.view} />}
-                  {line.kind === 'group' && <MainAction view={line.group.first} count={line.group.packs} />}
-                </td>
-              </tr>
+                row={row}
+                index={index}
+                shown={shown}
+                isChosen={isChosen(row.original)}
+                measure={virtual.measureElement}
+                onChoose={onChoose}
+              />
             );
           })}
           {below > 0 && (

@@ -17,6 +17,7 @@ import { AskedParts, AskField } from './AskField';
 import { ChosenBar } from './ChosenBar';
 import { ColumnChoice, useColumns } from './ColumnChoice';
 import { GroupTable, type StockLine } from './GroupTable';
+import { KeptAskings } from './KeptAskings';
 import { LitKitchen } from './LitKitchen';
 import { GROUPING_WORDS, type StockFilters, stockQuery } from './stockQuery';
 import { groupAddress, useOpenGroups } from './useOpenGroups';
@@ -162,6 +163,7 @@ export function StockBench({
         </FoldedFilters>
       </div>
       <AskedParts text={filters.q} asked={view?.asked ?? null} onText={ask} />
+      <KeptAskings words={filters.q} kept={view?.kept ?? []} onAsk={ask} />
       {picked.length > 0 && <ChosenBar chosen={picked} onDone={() => setChosen(new Map())} />}
       <div className="flex flex-wrap items-center gap-x-4 gap-y-1">
         <p role="status" className="mr-auto">
