@@ -33,8 +33,6 @@ const undo = async (page: Page): Promise<void> => {
   await expect(toast(page, /Undone/).last()).toBeVisible();
 };
 const more = async (page: Page, name: string): Promise<void> => {
-  const all = page.getByRole('button', { name: 'More', exact: true });
-  if ((await all.getAttribute('aria-expanded')) !== 'true') await all.click();
   await page.getByRole('button', { name, exact: true }).click();
 };
 

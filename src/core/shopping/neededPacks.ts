@@ -31,7 +31,7 @@ export interface Standing {
 }
 
 /** The commonest size of some packs. */
-export function usualSize(packs: readonly PackSize[]): PackSize | null {
+function usualSize(packs: readonly PackSize[]): PackSize | null {
   const counts = new Map<string, { size: PackSize; count: number }>();
   for (const { amount, unit } of packs) {
     const key = `${amount} ${unit}`;

@@ -10,7 +10,7 @@ import { ZoneChoice } from './ZoneChoice';
 
 const MoreActions = dynamic(() => import('./more/MoreActions').then((module) => module.MoreActions));
 
-type Asking = 'none' | 'part' | 'put' | 'thaw' | 'pot' | 'more';
+type Asking = 'none' | 'part' | 'put' | 'thaw' | 'pot';
 
 /** What can be done with a package from where it stands. */
 export function PackageActions({ detail }: { detail: PackageDetail }) {
@@ -72,7 +72,6 @@ export function PackageActions({ detail }: { detail: PackageDetail }) {
         {detail.form === 'pot' && button('Top up', () => ask('pot'), { open: asking === 'pot' })}
         {detail.may_stay_out && button('Keep it out', () => run('package.keep-out'))}
         {!frozen && button('Found turning', () => run('package.find', { finding: 'turning' }))}
-        {button('More', () => ask('more'), { open: asking === 'more' })}
       </div>
       {asking === 'part' && (
         <PartForm detail={detail} onTake={(amount, pieces) => run('package.take', { amount, pieces })} />
@@ -100,8 +99,8 @@ export function PackageActions({ detail }: { detail: PackageDetail }) {
           </div>
         </div>
       )}
-      {asking === 'more' && <MoreActions detail={detail} />}
       {asking === 'pot' && <PotForm detail={detail} onTopUp={(more) => run('package.top-up', more)} />}
+      <MoreActions detail={detail} />
     </div>
   );
 }

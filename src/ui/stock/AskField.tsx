@@ -4,7 +4,7 @@ import { X } from 'lucide-react';
 import type { AskedView } from '@/services/stock/stock';
 
 /** The text without a stretch of it, and without the comma that is left over. */
-export const without = (text: string, { from, to }: { from: number; to: number }): string =>
+const without = (text: string, { from, to }: { from: number; to: number }): string =>
   `${text.slice(0, from).replace(/[\s,]+$/, '')}${text.slice(to).replace(/^[\s,]+/, text.slice(0, from).trim() === '' ? '' : ', ')}`.trim();
 
 /** What was understood of an asking, each part taken out with one press, and what was not. */

@@ -38,14 +38,19 @@ export function MoreActions({ detail }: { detail: PackageDetail }) {
           <button
             key={id}
             type="button"
-            className="button"
+            className="button border-line"
             aria-expanded={shown === id}
             onClick={() => setShown(shown === id ? null : id)}
           >
             {words}
           </button>
         ))}
-        <button type="button" className="button" disabled={busy} onClick={() => run('package.relabel')}>
+        <button
+          type="button"
+          className="button border-line"
+          disabled={busy}
+          onClick={() => run('package.relabel')}
+        >
           New label
         </button>
         <button
