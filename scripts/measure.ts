@@ -14,6 +14,7 @@ import { readOutageClasses } from '../src/core/powercut/readOutageClasses';
 import { benchInBrowser, haulOf50 } from './measureHaul';
 import { tenHouseholds } from './measureHouseholds';
 import { placeToPlace } from './measurePlaces';
+import { quantile } from './quantile';
 import { scrollStock, stockFewAgainstMany, twentyTakers } from './measureStock';
 import { dragAmong200, fitOf20Kinds, type Measured, placement60 } from './measureKitchen';
 
@@ -38,11 +39,6 @@ async function fetchMs(url: string): Promise<number> {
   const response = await fetch(url, { headers: { cookie: await chosenOn(new URL(url).origin) } });
   await response.text();
   return performance.now() - begun;
-}
-
-function quantile(values: readonly number[], share: number): number {
-  const sorted = [...values].sort((a, b) => a - b);
-  return sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))] ?? 0;
 }
 
 /** Something goes through the door that changes nothing to be seen: whatever was kept is old then. */

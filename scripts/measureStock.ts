@@ -3,6 +3,7 @@ import { chromium } from '@playwright/test';
 import type { Connection } from 'mysql2/promise';
 import { crowd } from '../tests/fixtures/crowd';
 import type { Measured } from './measureKitchen';
+import { quantile } from './quantile';
 
 const FEW = 200;
 const MANY = 20_000;
@@ -23,11 +24,6 @@ interface Seen {
   version: number;
   code: string;
 }
-
-const quantile = (values: readonly number[], share: number): number => {
-  const sorted = [...values].sort((a, b) => a - b);
-  return sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))] ?? 0;
-};
 
 const cookieOf = (household: number): string => `orderly-frost-household=${household}`;
 

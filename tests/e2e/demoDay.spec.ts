@@ -19,6 +19,11 @@ const POINT = /(?<![\p{L}\d.:/])\d+\.\d+(?![\d.:/\p{L}])/u;
 const VIEWS = [
   '/',
   '/stock',
+  '/stock?by=pack',
+  '/stock/take',
+  '/stock/shopping',
+  '/stock/sheet',
+  '/stock/lump',
   '/outage',
   '/ledger',
   '/kitchen',

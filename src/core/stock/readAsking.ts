@@ -4,6 +4,7 @@ import { sayPlainDate } from '../calendar/sayDate';
 import { type FoodIndex, foodsOfKind, foodsWithWords, nearestFoods } from '../foods/findFood';
 import { foodKey, foodWords } from '../foods/foodKey';
 import { readPackageCode } from '../labels/readPackageCode';
+import { NUMBER_WORDS } from '../quickline/quickWords';
 import kinds from './askedKinds.json';
 import type { AskedPart, AskedZone, Asking, KindedFood, Narrowing } from './asking';
 
@@ -56,22 +57,7 @@ const FIRST = new Set(['first', 'next']);
 
 const UNIT_MONTHS: Readonly<Record<string, number>> = { month: 1, year: 12 };
 const UNIT_DAYS: Readonly<Record<string, number>> = { day: 1, week: 7 };
-const NUMBERS: Readonly<Record<string, number>> = {
-  a: 1,
-  an: 1,
-  one: 1,
-  two: 2,
-  three: 3,
-  four: 4,
-  five: 5,
-  six: 6,
-  seven: 7,
-  eight: 8,
-  nine: 9,
-  ten: 10,
-  twelve: 12,
-  half: 0.5,
-};
+const NUMBERS: Readonly<Record<string, number>> = { ...NUMBER_WORDS, a: 1, an: 1, half: 0.5 };
 const MONTHS = [
   'january',
   'february',

@@ -7,7 +7,8 @@ import { readStockRows } from '../stock/stockRows';
 
 /** A line of a printed sheet as it stands now. */
 export interface SheetLine {
-  name: string;
+  /** "Chicken stock 500 ml". */
+  words: string;
   /** Boxes that were printed. */
   printed: number;
   /** Those that are still here, first out first. */
@@ -44,7 +45,7 @@ export async function readSheets(): Promise<SheetsView> {
     .sort((a, b) => (a.printedAt < b.printedAt ? 1 : -1))
     .map((sheet): SheetView => {
       const lines = sheet.groups.map(({ name, packages }): SheetLine => ({
-        name,
+        words: name,
         printed: packages.length,
         here: packages.flatMap((id) => {
           const row = byId.get(id);

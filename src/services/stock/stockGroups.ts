@@ -30,6 +30,8 @@ export interface GroupView extends Pick<
   StockGroup,
   'key' | 'name' | 'sizes' | 'oldest' | 'band' | 'verdict'
 > {
+  /** The name as it is shown: a meal pack has its size in it. */
+  title: string;
   packs: number;
   /** "1.2 kg", "600 ml and 3 pieces". */
   comes_to: string;
@@ -120,6 +122,7 @@ export async function readStockGroups(query: GroupsQuery): Promise<GroupsView> {
       return {
         key: group.key,
         name: group.name,
+        title: group.name,
         sizes: group.sizes,
         oldest: group.oldest,
         band: group.band,

@@ -6,8 +6,14 @@ import type { ApplianceView, ZoneView } from '@/services/kitchen/drawing';
 const HIGH = 160;
 const DOOR_GAP_MM = 50;
 
+/** As much of an appliance as its outline needs. */
+export type MiniAppliance = Pick<ApplianceView, 'id' | 'name'> & {
+  compartments: Pick<ApplianceView['compartments'][number], 'id' | 'box'>[];
+  zones: Pick<ZoneView, 'id' | 'name' | 'box' | 'side' | 'compartment_id' | 'fill'>[];
+};
+
 interface Laid {
-  zone: ZoneView;
+  zone: MiniAppliance['zones'][number];
   x: number;
   y: number;
   wide: number;
@@ -15,7 +21,7 @@ interface Laid {
 }
 
 /** Zones of an appliance as boxes in mm, the doors beside the body. */
-function laidOut({ compartments, zones }: ApplianceView): { laid: Laid[]; wide: number; high: number } {
+function laidOut({ compartments, zones }: MiniAppliance): { laid: Laid[]; wide: number; high: number } {
   const right = Math.max(...compartments.map(({ box }) => box.xMm + box.widthMm));
   const laid = zones.flatMap((zone): Laid[] => {
     const inside = compartments.find(({ id }) => id === zone.compartment_id);
@@ -81,7 +87,7 @@ export function MiniKitchen({
   marks,
   lit,
 }: {
-  appliance: ApplianceView;
+  appliance: MiniAppliance;
   /** Packs of each zone, by zone id. */
   marks: ReadonlyMap<string, number>;
   /** Zones of what is looked at. */

@@ -13,7 +13,7 @@ export function CatchUp({ sheet, onDone }: { sheet: SheetView; onDone: () => voi
   const { act, busy } = useDoor();
   /** More boxes that are crossed out on the paper, by line. */
   const [crossed, setCrossed] = useState<Readonly<Record<string, number>>>({});
-  const moreOf = ({ name, here }: SheetLine): number => Math.min(here.length, crossed[name] ?? 0);
+  const moreOf = ({ words, here }: SheetLine): number => Math.min(here.length, crossed[words] ?? 0);
   const gone = sheet.lines.flatMap((line) => line.here.slice(0, moreOf(line)));
   const catchUp = (): void =>
     void act(
@@ -30,7 +30,7 @@ export function CatchUp({ sheet, onDone }: { sheet: SheetView; onDone: () => voi
   const boxOf = (line: SheetLine, at: number) => {
     const known = line.printed - line.here.length;
     const isCrossed = at < known + moreOf(line);
-    const name = `${line.name}, box ${at + 1} of ${line.printed}`;
+    const name = `${line.words}, box ${at + 1} of ${line.printed}`;
     if (at < known)
       return (
         <span
@@ -53,7 +53,7 @@ export function CatchUp({ sheet, onDone }: { sheet: SheetView; onDone: () => voi
         onClick={() =>
           setCrossed({
             ...crossed,
-            [line.name]: at - known + 1 === moreOf(line) ? at - known : at - known + 1,
+            [line.words]: at - known + 1 === moreOf(line) ? at - known : at - known + 1,
           })
         }
       >
@@ -72,8 +72,8 @@ export function CatchUp({ sheet, onDone }: { sheet: SheetView; onDone: () => voi
       </p>
       <ul className="mt-2 divide-y divide-line">
         {sheet.lines.map((line) => (
-          <li key={line.name} className="py-2 sm:flex sm:items-center sm:gap-3">
-            <b className="block min-w-0 flex-1 font-heading text-lg font-semibold">{line.name}</b>
+          <li key={line.words} className="py-2 sm:flex sm:items-center sm:gap-3">
+            <b className="block min-w-0 flex-1 font-heading text-lg font-semibold">{line.words}</b>
             <span className="flex flex-wrap gap-1.5">
               {Array.from({ length: line.printed }, (_, at) => boxOf(line, at))}
             </span>

@@ -4,10 +4,19 @@ import { useState } from 'react';
 import { DISCARD_REASONS, type DiscardReason } from '@/core/model/package';
 import type { PackageView } from '@/services/stock/packageView';
 import { useDoor } from '../door/useDoor';
+import { Choice } from '../forms/Choice';
 import { DISCARD_WORDS } from '../package/discardWords';
 
 /** What is chosen as one: taken, thrown out, kept, put together, each with one undo for all. */
-export function ChosenBar({ chosen, onDone }: { chosen: readonly PackageView[]; onDone: () => void }) {
+export function ChosenBar({
+  chosen,
+  zones,
+  onDone,
+}: {
+  chosen: readonly PackageView[];
+  zones: readonly { id: string; name: string }[];
+  onDone: () => void;
+}) {
   const { act, busy, showLabels } = useDoor();
   const [binning, setBinning] = useState(false);
   const all = (type: string, more: Record<string, unknown> = {}): void =>
@@ -38,6 +47,15 @@ export function ChosenBar({ chosen, onDone }: { chosen: readonly PackageView[]; 
         {chosen.every(({ verdict }) => verdict !== 'discard') &&
           button('Take them', () => all('package.take'))}
         {button('Labels', () => showLabels(chosen.map(({ code }) => code)))}
+        <Choice
+          label="Move them"
+          className="[&>span]:sr-only"
+          value=""
+          choices={[['', 'Move them to …'], ...zones.map(({ id, name }) => [id, name] as const)]}
+          onChoose={(zone) => zone !== '' && all('package.move', { zone })}
+        />
+        {chosen.every(({ opened, state }) => !opened && state !== 'frozen') &&
+          button('Open', () => all('package.open'))}
         {alike && button('Put together', merge)}
         {button('Hands off', () => all('package.keep-for', { whose: '', on: null, handsOff: true }))}
         {button('Nowhere', () => all('package.lose'))}

@@ -67,11 +67,11 @@ function nameCell(
       data-group-name
       className="flex min-h-11 w-full cursor-pointer items-center gap-1.5 text-left"
       aria-expanded={open}
-      aria-label={`${group.name}, ${group.packs} packs: ${group.sizes}, oldest ${group.oldest}`}
+      aria-label={`${group.title}, ${group.packs} packs: ${group.sizes}, oldest ${group.oldest}`}
       onClick={() => onOpen(line.key)}
     >
       <Mark aria-hidden size={20} className="shrink-0" />
-      <b className="min-w-0 truncate font-heading font-semibold sm:whitespace-normal">{group.name}</b>
+      <b className="min-w-0 truncate font-heading font-semibold sm:whitespace-normal">{group.title}</b>
       <span className="ml-auto shrink-0 text-[0.9375rem] text-slate sm:hidden">
         {group.packs} · {group.due_words}
       </span>
@@ -165,7 +165,7 @@ const DrawnLine = memo(function DrawnLine({
               className="size-5 accent-[var(--ink)]"
               aria-label={
                 line.kind === 'group'
-                  ? `Choose all ${line.group.packs} of ${line.group.name}`
+                  ? `Choose all ${line.group.packs} of ${line.group.title}`
                   : `Choose ${line.view.food.name} ${line.view.code}`
               }
               checked={isChosen}

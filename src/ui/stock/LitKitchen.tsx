@@ -1,8 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import type { ApplianceView } from '@/services/kitchen/drawing';
-import { MiniKitchen } from '../map/MiniKitchen';
+import { type MiniAppliance, MiniKitchen } from '../map/MiniKitchen';
 
 /** The drawn kitchen beside the list: how many of what is shown lie in each zone. */
 export function LitKitchen({
@@ -10,7 +9,7 @@ export function LitKitchen({
   lit,
   asked,
 }: {
-  appliances: readonly ApplianceView[];
+  appliances: readonly MiniAppliance[];
   lit: Readonly<Record<string, number>>;
   /** Something was asked for: its zones light up. */
   asked: boolean;

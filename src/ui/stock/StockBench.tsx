@@ -4,7 +4,7 @@ import { FileDown, Printer } from 'lucide-react';
 import { useSearchParams } from 'next/navigation';
 import { useMemo, useRef, useState } from 'react';
 import { GROUPINGS } from '@/core/stock/groupStock';
-import type { ApplianceView } from '@/services/kitchen/drawing';
+import type { MiniAppliance } from '../map/MiniKitchen';
 import type { PackageView } from '@/services/stock/packageView';
 import type { StockView } from '@/services/stock/stock';
 import type { GroupsView } from '@/services/stock/stockGroups';
@@ -42,7 +42,7 @@ export function StockBench({
 }: {
   first: GroupsView;
   zones: { id: string; name: string }[];
-  appliances: ApplianceView[];
+  appliances: MiniAppliance[];
 }) {
   const params = useSearchParams();
   const { tell } = useDoor();
@@ -156,7 +156,7 @@ export function StockBench({
           <button
             type="button"
             className="button"
-            onClick={() => beginLine(`take 500 g ${filters.q.trim() === '' ? '' : filters.q.trim()}`)}
+            onClick={() => beginLine(`take 500 g ${groups.length === 1 ? (groups[0]?.name ?? '') : ''}`)}
           >
             Take an amount
           </button>
@@ -164,7 +164,7 @@ export function StockBench({
       </div>
       <AskedParts text={filters.q} asked={view?.asked ?? null} onText={ask} />
       <KeptAskings words={filters.q} kept={view?.kept ?? []} onAsk={ask} />
-      {picked.length > 0 && <ChosenBar chosen={picked} onDone={() => setChosen(new Map())} />}
+      {picked.length > 0 && <ChosenBar chosen={picked} zones={zones} onDone={() => setChosen(new Map())} />}
       <div className="flex flex-wrap items-center gap-x-4 gap-y-1">
         <p role="status" className="mr-auto">
           {fault !== '' ? (

@@ -31,7 +31,15 @@ export default async function StockPage({ searchParams }: { searchParams: Search
       <h1 className="mb-3 text-[1.6rem]">Stock</h1>
       <StockBench
         first={groups}
-        appliances={appliances}
+        // As much as the outline needs: what lies where is told by the groups.
+        appliances={appliances.map(({ id, name, compartments, zones: inside }) => ({
+          ...{ id, name },
+          compartments: compartments.map(({ id: own, box }) => ({ id: own, box })),
+          zones: inside.map((one) => ({
+            ...{ id: one.id, name: one.name, box: one.box, side: one.side, fill: one.fill },
+            compartment_id: one.compartment_id,
+          })),
+        }))}
         zones={zones.map(({ id, name, appliance }) => ({ id, name: `${name}, ${appliance.name}` }))}
       />
     </>
