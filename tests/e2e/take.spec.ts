@@ -7,9 +7,10 @@ test('help yourself: who it is, one tap takes, hands off is shown apart; lunches
   const read = async (): Promise<{ id: string; version: number; food: { name: string }; amount: number }[]> =>
     (await (await page.request.get('/api/v1/stock?limit=500')).json()).packages;
   const quark = (await read()).find(({ food }) => food.name === 'Quark');
+  const kept = crypto.randomUUID();
   await page.request.post('/api/v1/commands', {
     data: {
-      ...{ id: crypto.randomUUID(), type: 'package.keep-for', package: quark?.id, version: quark?.version },
+      ...{ id: kept, type: 'package.keep-for', package: quark?.id, version: quark?.version },
       ...{ whose: 'Wren', on: null, handsOff: true },
     },
   });
@@ -57,6 +58,12 @@ test('help yourself: who it is, one tap takes, hands off is shown apart; lunches
   await expect
     .poll(async () => (await read()).map(({ id, amount }) => `${id} ${amount}`).sort())
     .toEqual([...before].sort());
+  // As it was found, for whoever comes after.
+  const undone = await page.request.post('/api/v1/commands', {
+    data: { id: crypto.randomUUID(), type: 'ledger.undo', command: kept },
+  });
+  expect(undone.status(), await undone.text()).toBe(200);
+  expect((await page.request.post('/api/v1/households/person', { data: { name: '' } })).status()).toBe(200);
 });
 
 test('a nameless lump: said what can be seen, ranked with reasons, it becomes the one it is, and all is undone as one', async ({

@@ -35,9 +35,11 @@ const through =
       );
   };
 const ticked =
-  (...names: (string | RegExp)[]): Way =>
+  (packs: number, ...names: (string | RegExp)[]): Way =>
   async (page, press) => {
-    for (const box of await page.getByRole('checkbox', { name: /^Choose Trout/ }).all()) await press(box);
+    const boxes = page.getByRole('checkbox', { name: /^Choose Trout/ });
+    await expect(boxes).toHaveCount(packs);
+    for (const box of await boxes.all()) await press(box);
     for (const name of names) await press(button(page, name));
   };
 
@@ -55,15 +57,15 @@ const WAYS: [type: string, stored: Record<string, unknown>, way: Way][] = [
   ['package.thaw', { zone: 'Layer 1', frozen_on: YESTERDAY }, through('Move down to thaw', /^Lower shelf/)],
   ['package.freeze', {}, through('Freeze', /^Layer 1|^Layer 2|^Drawer/)],
   ['package.find', {}, through('Found turning')],
-  ['package.discard', {}, ticked('Bin them', 'spoiled')],
+  ['package.discard', {}, ticked(1, 'Bin them', 'spoiled')],
   ['package.discard', {}, through('Bin it', /Spoiled/)],
   ['package.give', {}, through('Give away')],
   ['package.compost', {}, through('Compost')],
   ['package.answer', {}, through('Eat tonight')],
   ['package.split', {}, through('Split', 'Split it')],
-  ['package.merge', { packs: 2 }, ticked('Put together')],
+  ['package.merge', { packs: 2 }, ticked(2, 'Put together')],
   ['package.prepare', {}, through('Pack or prepare', 'Marinated')],
-  ['package.keep-for', {}, ticked('Hands off')],
+  ['package.keep-for', {}, ticked(1, 'Hands off')],
   ['package.keep-for', {}, through('Hands off', 'Keep it')],
   ['package.relabel', {}, through('New label')],
   ['package.lose', {}, through('It is nowhere')],
