@@ -1,6 +1,6 @@
 'use client';
 
-import { useEffect, useMemo, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { counterClock } from '@/core/haul/counterClock';
 import { hygieneStep, type HygieneStep } from '@/core/haul/hygieneStep';
 import { workOrder } from '@/core/haul/workOrder';
@@ -53,6 +53,7 @@ export function HaulBench({
   const ticking = view.lines.some(({ timers }) => timers.length > 0);
   const now = useNow(view.now, ticking ? 1000 : 5000);
   const [picked, setPicked] = useState<string | null>(null);
+  const byHand = useRef(0);
   const [walking, setWalking] = useState(false);
   const [shown, setShown] = useState<Shown>(null);
   const [tab, setTab] = useState<Tab>('lines');
@@ -77,7 +78,7 @@ export function HaulBench({
     renew,
     now,
     print: printer.print,
-    picked,
+    byHand,
     onTaken: setPicked,
     onPacked: (done) => {
       // Who has gone on to another line meanwhile stays there.
@@ -176,6 +177,7 @@ export function HaulBench({
                 busy={busy}
                 onShow={setShown}
                 onChoose={(id) => {
+                  byHand.current += 1;
                   setPicked(id);
                   goTo('portions');
                 }}

@@ -1,6 +1,6 @@
 'use client';
 
-import { useCallback, useEffect, useRef } from 'react';
+import { type RefObject, useCallback, useEffect, useRef } from 'react';
 import { indexFoods } from '@/core/foods/findFood';
 import type { Food } from '@/core/model/food';
 import type { Vocabulary } from '@/services/household/foods';
@@ -43,7 +43,7 @@ export function useBenchWork({
   renew,
   now,
   print,
-  picked,
+  byHand,
   onTaken,
   onPacked,
 }: {
@@ -53,8 +53,8 @@ export function useBenchWork({
   renew: () => void;
   now: string;
   print: (strips: readonly Strip[]) => void;
-  /** The line that was chosen by hand. */
-  picked: string | null;
+  /** How often a line was chosen by hand. */
+  byHand: RefObject<number>;
   /** A line was taken onto the bench; it is the one to work on. */
   onTaken: (id: string | null) => void;
   onPacked: (lines: ReadonlySet<string>) => void;
@@ -62,15 +62,15 @@ export function useBenchWork({
   const { act, tell } = useDoor();
   const { view, places, reload } = desk;
   const { haul } = view;
-  const present = useRef({ view, vocabulary, renew, haul, now, picked, onTaken });
+  const present = useRef({ view, vocabulary, renew, haul, now, onTaken });
   useEffect(() => {
-    present.current = { view, vocabulary, renew, haul, now, picked, onTaken };
+    present.current = { view, vocabulary, renew, haul, now, onTaken };
   });
 
-  const followed = useRef<string | null>(null);
   const take = useCallback(
     async (taken: readonly TakenLine[]): Promise<boolean> => {
       const at = present.current;
+      const before = byHand.current;
       if (!at.haul || !at.vocabulary) return false;
       try {
         const known = await withOwnFoods(taken, at.vocabulary);
@@ -79,10 +79,7 @@ export function useBenchWork({
         await sendCommands(commands);
         void reload().then(() => {
           // Who has gone on to another line meanwhile stays there.
-          const { picked: chosen } = present.current;
-          if (chosen !== at.picked && chosen !== followed.current) return;
-          followed.current = ids.at(-1) ?? null;
-          at.onTaken(followed.current);
+          if (byHand.current === before) at.onTaken(ids.at(-1) ?? null);
         });
         return true;
       } catch (error) {
@@ -90,7 +87,7 @@ export function useBenchWork({
         return false;
       }
     },
-    [reload, tell],
+    [reload, tell, byHand],
   );
 
   const setHaul = async (changes: Partial<Haul>): Promise<void> => {
