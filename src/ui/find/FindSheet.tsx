@@ -3,7 +3,7 @@
 import { ScanLine } from 'lucide-react';
 import dynamic from 'next/dynamic';
 import Link from 'next/link';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useEffectEvent, useRef, useState } from 'react';
 import { flushSync } from 'react-dom';
 import type { FindView } from '@/services/stock/find';
 import { Sheet } from '../door/Sheet';
@@ -37,16 +37,16 @@ export function FindSheet({
   const [text, setText] = useState(begin);
   const [scanning, setScanning] = useState(false);
   const input = useRef<HTMLInputElement>(null);
-  useEffect(() => {
+  const takeOver = useEffectEvent(() => {
     // Once the field has the focus, keys go there.
-    const timer = setTimeout(() => {
-      input.current?.focus();
-      const typed = typedBefore();
-      // At once, before the next key changes the field itself.
-      flushSync(() => setText((now) => now + typed));
-    }, 0);
+    input.current?.focus();
+    const typed = typedBefore();
+    // At once, before the next key changes the field itself.
+    flushSync(() => setText((now) => now + typed));
+  });
+  useEffect(() => {
+    const timer = setTimeout(() => takeOver(), 0);
     return () => clearTimeout(timer);
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- once, when it is here
   }, []);
   const asked = useSettled(text.trim() === '' ? null : text.trim(), REST_MS);
   const { body, fault } = useRead<FindView>(

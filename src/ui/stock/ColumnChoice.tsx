@@ -3,7 +3,7 @@
 import { Popover, PopoverButton, PopoverPanel } from '@headlessui/react';
 import { useState, useSyncExternalStore } from 'react';
 import { Tick } from '../forms/Tick';
-import { COLUMNS } from './GroupTable';
+import { COLUMNS } from './stockLines';
 
 type Shown = Record<string, boolean>;
 

@@ -1,198 +1,14 @@
 'use client';
 
-import {
-  type ColumnDef,
-  flexRender,
-  getCoreRowModel,
-  type Row,
-  useReactTable,
-  type VisibilityState,
-} from '@tanstack/react-table';
+import { flexRender, getCoreRowModel, useReactTable, type VisibilityState } from '@tanstack/react-table';
 import { useWindowVirtualizer } from '@tanstack/react-virtual';
-import { ChevronDown, ChevronRight } from 'lucide-react';
-import { type KeyboardEvent, memo, useLayoutEffect, useRef, useState } from 'react';
-import type { PackageView } from '@/services/stock/packageView';
-import type { GroupView } from '@/services/stock/stockGroups';
+import { type KeyboardEvent, useLayoutEffect, useRef, useState } from 'react';
 import { useDoor } from '../door/useDoor';
-import { DateButton } from '../package/DateButton';
-import { MainAction } from '../package/MainAction';
-import { sayPackage } from '../package/sayPackage';
-import { Tape } from '../tape/Tape';
-
-/** A line of the list: a group, a single package, or what stands for packages on their way. */
-export type StockLine =
-  | { kind: 'group'; key: string; group: GroupView; open: boolean }
-  | { kind: 'package'; key: string; view: PackageView; inside: boolean }
-  | { kind: 'words'; key: string; words: string };
-
-export const COLUMNS = [
-  ['sizes', 'How many'],
-  ['where', 'Where and since when'],
-  ['comes', 'Comes to'],
-  ['code', 'Code'],
-  ['date', 'Date'],
-] as const;
+import { DrawnLine } from './DrawnLine';
+import { columnsFor } from './stockColumns';
+import type { StockLine } from './stockLines';
 
 const GUESSED_HIGH = 58;
-
-function nameCell(
-  line: StockLine,
-  { onOpen, showPackage }: { onOpen: (key: string) => void; showPackage: (code: string) => void },
-) {
-  if (line.kind === 'words') return <span className="text-slate">{line.words}</span>;
-  if (line.kind === 'package') {
-    const { view } = line;
-    return (
-      <span className={line.inside ? 'block pl-5' : 'block'}>
-        <button
-          type="button"
-          className="flex min-h-11 w-full cursor-pointer items-center text-left"
-          aria-label={sayPackage(view)}
-          onClick={() => showPackage(view.code)}
-        >
-          <Tape food={view.food.name} detail={view.amount_words} band={view.band} state={view.state} />
-        </button>
-        <span className="flex items-center gap-2 text-[0.9375rem] text-slate sm:hidden">
-          <DateButton view={view} />
-          <span className="min-w-0 truncate">{view.story}</span>
-        </span>
-      </span>
-    );
-  }
-  const { group, open } = line;
-  const Mark = open ? ChevronDown : ChevronRight;
-  return (
-    <button
-      type="button"
-      data-group-name
-      className="flex min-h-11 w-full cursor-pointer items-center gap-1.5 text-left"
-      aria-expanded={open}
-      aria-label={`${group.title}, ${group.packs} packs: ${group.sizes}, oldest ${group.oldest}`}
-      onClick={() => onOpen(line.key)}
-    >
-      <Mark aria-hidden size={20} className="shrink-0" />
-      <b className="min-w-0 truncate font-heading font-semibold sm:whitespace-normal">{group.title}</b>
-      <span className="ml-auto shrink-0 text-[0.9375rem] text-slate sm:hidden">
-        {group.packs} · {group.due_words}
-      </span>
-    </button>
-  );
-}
-
-function columnsFor(doing: {
-  onOpen: (key: string) => void;
-  showPackage: (code: string) => void;
-}): ColumnDef<StockLine>[] {
-  const cell = (
-    id: string,
-    header: string,
-    group: (view: GroupView) => React.ReactNode,
-    single: (view: PackageView) => React.ReactNode,
-  ): ColumnDef<StockLine> => ({
-    id,
-    header,
-    cell: ({ row: { original: line } }) =>
-      line.kind === 'group' ? group(line.group) : line.kind === 'package' ? single(line.view) : null,
-  });
-  return [
-    { id: 'name', header: 'What', cell: ({ row }) => nameCell(row.original, doing), enableHiding: false },
-    cell(
-      'sizes',
-      'How many',
-      ({ sizes, oldest }) => `${sizes}, oldest ${oldest}`,
-      () => null,
-    ),
-    cell(
-      'where',
-      'Where and since when',
-      ({ where }) => where,
-      ({ story }) => story,
-    ),
-    cell(
-      'comes',
-      'Comes to',
-      ({ comes_to }) => comes_to,
-      ({ amount_words }) => amount_words,
-    ),
-    cell(
-      'code',
-      'Code',
-      () => '',
-      ({ code }) => <b className="font-heading font-semibold">{code}</b>,
-    ),
-    cell(
-      'date',
-      'Date',
-      ({ due_words, due_full, band }) => (
-        <span title={due_full} className={`font-heading font-semibold ${band === 'past' ? 'text-beet' : ''}`}>
-          {due_words}
-        </span>
-      ),
-      (view) => <DateButton view={view} />,
-    ),
-  ];
-}
-
-/** One line as it is drawn; while one scrolls it stays as it was. */
-const DrawnLine = memo(function DrawnLine({
-  row,
-  index,
-  isChosen,
-  measure,
-  onChoose,
-}: {
-  row: Row<StockLine>;
-  index: number;
-  /** Which columns are shown: another choice draws it anew. */
-  shown: VisibilityState;
-  isChosen: boolean;
-  measure: (element: HTMLTableRowElement | null) => void;
-  onChoose: (line: StockLine) => void;
-}) {
-  const line = row.original;
-  return (
-    <tr
-      ref={measure}
-      data-index={index}
-      aria-rowindex={index + 2}
-      className={line.kind === 'package' && line.inside ? 'bg-rime/60' : ''}
-    >
-      <td className="pl-2">
-        {line.kind !== 'words' && (
-          <label className="flex size-11 cursor-pointer items-center justify-center">
-            <input
-              type="checkbox"
-              className="size-5 accent-[var(--ink)]"
-              aria-label={
-                line.kind === 'group'
-                  ? `Choose all ${line.group.packs} of ${line.group.title}`
-                  : `Choose ${line.view.food.name} ${line.view.code}`
-              }
-              checked={isChosen}
-              onChange={() => onChoose(line)}
-            />
-          </label>
-        )}
-      </td>
-      {row.getVisibleCells().map(({ id, column, getContext }) => (
-        <td
-          key={id}
-          className={
-            column.id === 'name'
-              ? 'w-full max-w-0 py-1 sm:w-[28%]'
-              : `hidden py-1 pr-3 text-[0.95rem] text-slate sm:table-cell ${column.id === 'date' ? 'whitespace-nowrap' : ''}`
-          }
-        >
-          {flexRender(column.columnDef.cell, getContext())}
-        </td>
-      ))}
-      <td className="py-1 pr-3 pl-2 text-right" data-main-action>
-        {line.kind === 'package' && <MainAction view={line.view} />}
-        {line.kind === 'group' && <MainAction view={line.group.first} count={line.group.packs} />}
-      </td>
-    </tr>
-  );
-});
 
 /**
  * The stock as lines, only those in sight drawn. Arrows go along them, Enter opens a group, x chooses, − takes the one that goes
@@ -219,8 +35,7 @@ export function GroupTable({
   'use no memo';
   const { showPackage } = useDoor();
   const [columns] = useState(() => columnsFor({ onOpen, showPackage }));
-  // What is virtual draws only what is in sight, by its own measures: https://react.dev/reference/eslint-plugin-react-hooks/lints/incompatible-library
-  // eslint-disable-next-line react-hooks/incompatible-library
+  // eslint-disable-next-line react-hooks/incompatible-library -- its functions change within: nothing here is memoised ('use no memo')
   const table = useReactTable({
     data: lines,
     columns,

@@ -1,6 +1,6 @@
 'use client';
 
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
 import { packLunch } from '@/core/stock/packLunch';
 import { sayAmount } from '@/core/units/sayAmount';
 import type { TakeView } from '@/services/take/take';
@@ -16,15 +16,10 @@ export function LunchBox({ view, onPacked }: { view: TakeView; onPacked: () => v
   const [passed, setPassed] = useState<Readonly<Record<string, number>>>({});
   const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
   const people = all.filter((name) => !without.has(name));
-  const picks = useMemo(
-    () =>
-      packLunch(
-        new Map(view.lunch.map(({ id, options }) => [id, options] as const)),
-        all.filter((name) => !without.has(name)),
-        passed,
-      ),
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- the names are the view's
-    [view, without, passed],
+  const picks = packLunch(
+    new Map(view.lunch.map(({ id, options }) => [id, options] as const)),
+    people,
+    passed,
   );
   const taken = picks.filter(({ person, slot, option }) => option && !left.has(`${person} ${slot}`));
   const turn = (set: ReadonlySet<string>, key: string): Set<string> => {

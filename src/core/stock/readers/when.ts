@@ -1,0 +1,99 @@
+import { addDays, type CalendarDate } from '../../calendar/calendarDate';
+import { monthsBefore } from '../../calendar/monthsBefore';
+import { sayPlainDate } from '../../calendar/sayDate';
+import { foodWords } from '../../foods/foodKey';
+import { NUMBER_WORDS } from '../../quickline/quickWords';
+import { type Found, sameWords, type Word } from './askedWords';
+
+const UNIT_MONTHS: Readonly<Record<string, number>> = { month: 1, year: 12 };
+const UNIT_DAYS: Readonly<Record<string, number>> = { day: 1, week: 7 };
+const NUMBERS: Readonly<Record<string, number>> = { ...NUMBER_WORDS, a: 1, an: 1, half: 0.5 };
+const MONTHS = [
+  'january',
+  'february',
+  'march',
+  'april',
+  'may',
+  'june',
+  'july',
+  'august',
+  'september',
+  'october',
+  'november',
+  'december',
+];
+
+/** "older than 6 months", "over a year old", "younger than 2 weeks", "older than a week". */
+export function readAge(words: readonly Word[], today: CalendarDate): Found | null {
+  const [first, second, third, fourth] = words.map(({ plain }) => plain);
+  const than = second === 'than';
+  const older = first === 'older' || first === 'over' || (first === 'more' && than);
+  const younger = first === 'younger' || first === 'newer' || first === 'under' || (first === 'less' && than);
+  if (!older && !younger) return null;
+  const [figure, unit] = than ? [third, fourth] : [second, third];
+  const count = NUMBERS[figure ?? ''] ?? Number(figure);
+  const [months, days] = [UNIT_MONTHS[unit ?? ''], UNIT_DAYS[unit ?? '']];
+  if (!(count > 0) || count > 1000 || (months === undefined && days === undefined)) return null;
+  const on =
+    months === undefined
+      ? addDays(today, -Math.round(count * (days ?? 1)))
+      : count * months < 1
+        ? addDays(today, -15)
+        : monthsBefore(today, Math.round(count * months));
+  const length = than ? 4 : 3;
+  return {
+    length: length + (words[length]?.plain === 'old' ? 1 : 0),
+    says: `${older ? 'older' : 'younger'} than ${figure} ${unit}${count === 1 ? '' : 's'}`,
+    narrows: older
+      ? { by: 'started', from: null, to: addDays(on, -1) }
+      : { by: 'started', from: addDays(on, 1), to: null },
+  };
+}
+
+/** "from May", "of last June": the last such month. */
+export function readMonth(words: readonly Word[], today: CalendarDate): Found | null {
+  const lead = words[0]?.plain === 'last' ? 1 : 0;
+  const word = words[lead]?.plain ?? '';
+  const month = MONTHS.findIndex((name) => name === word || (word.length === 3 && name.startsWith(word)));
+  if (month < 0) return null;
+  const here = Number(today.slice(5, 7)) - 1;
+  const year = Number(today.slice(0, 4)) - (month > here ? 1 : 0);
+  const two = `${month + 1}`.padStart(2, '0');
+  const from = `${year}-${two}-01`;
+  const next = month === 11 ? `${year + 1}-01-01` : `${year}-${`${month + 2}`.padStart(2, '0')}-01`;
+  return {
+    length: lead + 1,
+    says: `from ${sayPlainDate(from).replace(/^\d+ /, '')}`,
+    narrows: { by: 'started', from, to: addDays(next, -1) },
+  };
+}
+
+const DUE: readonly (readonly [string, number])[] = [
+  ['past', -1],
+  ['expired', -1],
+  ['out of date', -1],
+  ['today', 0],
+  ['tonight', 0],
+  ['tomorrow', 1],
+  ['soon', 3],
+  ['this week', 7],
+  ['within a week', 7],
+  ['this month', 31],
+];
+
+/** "past", "due this week", "soon": its date is not later than that. */
+export function readDue(words: readonly Word[], today: CalendarDate): Found | null {
+  const lead = words[0]?.plain === 'due' || words[0]?.plain === 'by' ? 1 : 0;
+  const rest = words.slice(lead);
+  for (const [says, days] of DUE) {
+    const wanted = foodWords(says);
+    if (!sameWords(rest, wanted)) continue;
+    const to = addDays(today, days);
+    return {
+      length: lead + wanted.length,
+      says: days < 0 ? 'past' : `due ${says}`,
+      narrows: { by: 'due', to },
+    };
+  }
+  return null;
+}
