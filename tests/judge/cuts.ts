@@ -1,7 +1,8 @@
 import { classes } from '../fixtures/reference';
 import { fridgeAirAfter } from '../../src/core/powercut/fridgeAirAfter';
 import { judgeOutage } from '../../src/core/powercut/judgeOutage';
-import type { CutAppliance, CutItem, Seen } from '../../src/core/powercut/powerCut';
+import type { Seen } from '../../src/core/model/cut';
+import type { CutAppliance, CutItem } from '../../src/core/powercut/powerCut';
 import type { Chance } from './chance';
 import { type PlainCut, type PlainSeen, secondOutage } from './secondOutage';
 

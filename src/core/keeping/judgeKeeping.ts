@@ -4,6 +4,7 @@ import { Refusal } from '../model/refusal';
 import { frozenDates } from './frozenDates';
 import { boughtFrozenDates } from './boughtFrozenDates';
 import { counterDates } from './counterDates';
+import { softenedDates, warmedDates } from './cutDates';
 import { findingDates } from './findingDates';
 import {
   type HistoryEvent,
@@ -155,6 +156,12 @@ function tell(state: KeepingState, kase: KeepingCase, event: HistoryEvent): Keep
       break;
     case 'joined':
       joinedDates(state, kase, event);
+      break;
+    case 'warmed':
+      warmedDates(state, event.limit, event.ends ?? false);
+      break;
+    case 'softened':
+      softenedDates(state, kase, event.back, event.days);
       break;
     case 'washed':
       washedDates(state, on, event.dried);

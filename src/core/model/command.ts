@@ -1,3 +1,4 @@
+import type { Cut } from './cut';
 import type { KeptKind } from './kept';
 import type { Decision, PastCommand } from './decision';
 import type { HaulLine } from './haul';
@@ -49,6 +50,8 @@ export interface Needs {
   brings?: readonly string[];
   /** How many package codes it makes; told when its lines are loaded. */
   newCodes?: number | ((lines: readonly HaulLine[]) => number);
+  /** Since when it must be known where packages lay, from the cuts that are kept; `null`: not at all. */
+  whereaboutsSince?: (cuts: readonly Cut[]) => string | null;
   /** What was read in these zones since the command that it speaks of. */
   readingsOf?: readonly string[];
 }

@@ -1,3 +1,4 @@
+import type { Cut, CutDecided, CutOpening, CutPlan, CutReading, CutSeen } from './cut';
 import type { AmountUnit } from '../units/sayAmount';
 
 /** A pack of a thing: 500 g, 1 l, 6 pieces. */
@@ -62,6 +63,12 @@ export interface Kept {
   asking: KeptAsking;
   kit: Kit;
   sheet: DoorSheet;
+  cut: Cut;
+  'cut-reading': CutReading;
+  'cut-opening': CutOpening;
+  'cut-seen': CutSeen;
+  'cut-decided': CutDecided;
+  'cut-plan': CutPlan;
   /** Groups of foods in the order of the household's own way through the shop; one, under ''. */
   'shop-order': string[];
 }
@@ -71,6 +78,12 @@ export const KEPT_KINDS = [
   'asking',
   'kit',
   'sheet',
+  'cut',
+  'cut-reading',
+  'cut-opening',
+  'cut-seen',
+  'cut-decided',
+  'cut-plan',
   'shop-order',
 ] as const satisfies (keyof Kept)[];
 export type KeptKind = (typeof KEPT_KINDS)[number];

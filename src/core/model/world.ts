@@ -5,9 +5,18 @@ import type { Container } from './container';
 import type { Kept, KeptKind } from './kept';
 import type { Caution } from './history';
 import type { Haul, HaulLine, LearnedCode } from './haul';
+import type { OutageClass } from './outageClass';
 import type { Wish } from './wish';
 import type { Package, Zone } from './package';
 import type { HouseholdSettings, Job, Measured } from './setting';
+
+/** A package that changed its place, came or left. */
+export interface ZoneMove {
+  /** ISO 8601 UTC, as it was told. */
+  at: string;
+  from: { here: boolean; zone: string | null };
+  to: { here: boolean; zone: string | null };
+}
 
 /** What a decision may look at: loaded and locked by the service, with clock and chance handed in. */
 export interface World {
@@ -51,6 +60,12 @@ export interface World {
   learnedCode(code: string): LearnedCode | null;
   /** Something small the household keeps; `null`: it does not. */
   kept<K extends KeptKind>(kind: K, subject: string): Kept[K] | null;
+  /** All of a kind, in the order of their subjects. */
+  keptAll<K extends KeptKind>(kind: K): Kept[K][];
+  /** Where a package came from and went to, in order of time, since the instant that the command's needs name. */
+  whereabouts(packageId: string): ZoneMove[];
+  /** The power-cut class of a food. @throws when unknown */
+  outageClass(id: string): OutageClass;
   /** Above 32 °C where things stand out of the cold: each minute counts for two (K10). */
   hot: boolean;
   /** True when the zone is drawn. */

@@ -1,5 +1,6 @@
 import { fridgeAirAfter } from './fridgeAirAfter';
-import type { CutAppliance, Reading } from './powerCut';
+import type { Reading } from '../model/cut';
+import type { CutAppliance } from './powerCut';
 
 /** A point of the air temperature inside, hours after the cut began. */
 export interface AirPoint {

@@ -30,6 +30,8 @@ export interface CutRequest {
   openings: { atH: number; seconds: number }[];
   /** Air temperatures, in order of time. */
   readings: { atH: number; c: number }[];
+  /** Blankets around it: its walls let in so much less; left out: 1. */
+  walls?: number;
   hours: number;
   samples: number;
   seed: number;

@@ -1,6 +1,7 @@
 import { SAFE_CHILL_C } from '../model/limits';
 import { publishedLimitHours } from './publishedLimit';
 import { COOLING_KINDS, type CutRequest, DRAWS } from './cutForecast';
+import { openedOften } from './openedOften';
 import { seededNormals } from './seededNormals';
 import { warmUp } from './warmUp';
 import { effectiveSize, normalised, systematicDraw, temperedPower, weightedQuantiles } from './weights';
@@ -32,7 +33,6 @@ const JITTER = 0.5;
 const LEAST_SD = 0.05;
 const BIAS_K = 0.3;
 const FRIDGE_GRACE_H = 2;
-const OFTEN = { seconds: 60, freezerH: 6, fridgeH: 4 } as const;
 
 interface Run {
   to4c: Float64Array;
@@ -114,14 +114,6 @@ const sooner = (a: Quantiles, b: Quantiles): Quantiles => ({
   p90: Math.min(a.p90, b.p90),
 });
 
-/** Doors that were opened long or often: the published limit is halved. */
-function openedOften({ kind, openings }: CutRequest): boolean {
-  const apart = kind === 'fridge' ? OFTEN.fridgeH : OFTEN.freezerH;
-  return openings.some(
-    ({ seconds, atH }, at) => seconds > OFTEN.seconds || atH - (openings[at - 1]?.atH ?? -Infinity) < apart,
-  );
-}
-
 /** When the straight line to the first reading above 4.4 °C passes it; Infinity: there is none. */
 function measuredCrossing({ readings, startC, kind }: CutRequest): number {
   const at = readings.findIndex(({ c }) => c > SAFE_CHILL_C);
@@ -150,7 +142,7 @@ export function forecastCut(request: CutRequest): CutForecast {
   const publishedLimitH = publishedLimitHours({
     kind: fridge ? 'fridge' : 'freezer',
     fill,
-    doors: openedOften(ordered) ? 'opened' : 'shut',
+    doors: openedOften(fridge ? 'fridge' : 'freezer', ordered.openings) ? 'opened' : 'shut',
   });
   // However short a look is asked for: what is told to be safe is simulated to the published limit.
   ordered.hours = Math.max(request.hours, Math.ceil(publishedLimitH));

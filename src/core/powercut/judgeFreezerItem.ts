@@ -1,15 +1,11 @@
 import { SAFE_CHILL_C, HARD_FROZEN_C } from '../model/limits';
-import { airDuringCut, coversCut, type CutTimes, hoursAbove, reaches, warmest } from './airDuringCut';
+import { type CutTimes, reaches } from './airDuringCut';
+import { type CutAir, cutAir, neverWarm } from './cutAir';
 import { type OutageVerdict } from '../model/outageClass';
 import { type Certainty, type CutAppliance, type CutItem, type ItemVerdict, LIMIT_SOURCE } from './powerCut';
-import { publishedLimitHours } from './publishedLimit';
 import { sayCelsius, sayHours } from './sayCut';
 
-interface Evidence {
-  times: CutTimes;
-  /** Hours above 4.4 °C and warmest point; `null` when the readings do not cover the cut. */
-  air: { above: number; warmest: number } | null;
-}
+import { stricter } from './stricter';
 
 const WORDS: Record<OutageVerdict, string> = {
   keep: 'Keep it.',
@@ -55,21 +51,21 @@ function thawed(
   rule: string,
   evidence: string,
   certainty: Certainty,
-  proof: Evidence | null,
+  proof: CutAir | null,
 ): ItemVerdict {
   const { freezerThawedVerdict: given, freezerThawedLimitHours: limit, freezerIcyVerdict } = item.outageClass;
   if (
     given === 'discard' &&
     freezerIcyVerdict !== 'discard' &&
     limit !== null &&
-    proof?.air &&
-    !reaches(proof.air.above, limit)
+    proof?.covered &&
+    !reaches(proof.above(SAFE_CHILL_C), limit)
   ) {
     return verdict(
       item,
       'cook-now',
       rule,
-      `${evidence}; above 4.4 °C for ${sayHours(proof.air.above)} of ${limit} h by the readings`,
+      `${evidence}; above 4.4 °C for ${sayHours(proof.above(SAFE_CHILL_C))} of ${limit} h by the readings`,
       'measured',
     );
   }
@@ -81,22 +77,23 @@ function lookedAt({ seen }: CutItem): boolean {
 }
 
 /** O3: the item itself was looked at. */
-function judgeLook(item: CutItem, proof: Evidence): ItemVerdict {
+function judgeLook(item: CutItem, proof: CutAir): ItemVerdict {
   const { iceCrystals, measuredC } = item.seen;
   if (iceCrystals) return icy(item, 'O3', 'seen: ice crystals', 'measured');
   if (typeof measuredC === 'number' && measuredC <= SAFE_CHILL_C) {
     return icy(item, 'O3', `measured ${sayCelsius(measuredC)}`, 'measured');
   }
   const told = typeof measuredC === 'number' ? `measured ${sayCelsius(measuredC)}` : 'seen: no ice crystals';
-  if (typeof measuredC === 'number' && proof.air && proof.air.warmest <= SAFE_CHILL_C) {
-    const against = `${told}, though the air was never above ${sayCelsius(proof.air.warmest)} by the readings: one of them is wrong`;
+  if (typeof measuredC === 'number' && neverWarm(proof)) {
+    const against = `${told}, though the air was never above ${sayCelsius(proof.warmest)} by the readings: one of them is wrong`;
     return thawed(item, 'O3', against, 'measured', null);
   }
   return thawed(item, 'O3', told, 'measured', proof);
 }
 
 /** O4a: readings that cover the cut. */
-function judgeReadings(item: CutItem, proof: Evidence, warmestC: number): ItemVerdict {
+function judgeReadings(item: CutItem, proof: CutAir): ItemVerdict {
+  const warmestC = proof.warmest;
   const told = `readings over the whole cut, warmest ${sayCelsius(warmestC)}`;
   if (warmestC <= HARD_FROZEN_C) return verdict(item, 'keep', 'O4a', told, 'measured');
   if (warmestC <= SAFE_CHILL_C) return icy(item, 'O4a', told, 'measured');
@@ -104,9 +101,11 @@ function judgeReadings(item: CutItem, proof: Evidence, warmestC: number): ItemVe
 }
 
 /** O4b: nothing but the clock. */
-function judgeClock(item: CutItem, appliance: CutAppliance, hours: number): ItemVerdict {
-  const limit = publishedLimitHours(appliance);
-  const doors = appliance.doors === 'shut' ? 'doors shut' : `doors ${appliance.doors}, so half the hours`;
+function judgeClock(
+  item: CutItem,
+  appliance: CutAppliance,
+  { hours, limit, doorWords: doors }: CutAir,
+): ItemVerdict {
   const told = `${sayHours(hours)} without power; the published limit is ${sayHours(limit)} at ${Math.round(appliance.fill * 100)} % full, ${doors}`;
   if (!reaches(hours, limit / 2)) return verdict(item, 'keep', 'O4b', told, 'published');
   if (!reaches(hours, limit)) return verdict(item, 'check', 'O4b', told, 'published');
@@ -119,26 +118,31 @@ function judgeClock(item: CutItem, appliance: CutAppliance, hours: number): Item
  * block or sunken coin, the item itself, readings over the whole cut, the telltale, the clock.
  */
 export function judgeFreezerItem(item: CutItem, appliance: CutAppliance, times: CutTimes): ItemVerdict {
-  const covered = coversCut(appliance.readings, times);
-  const points = covered ? airDuringCut(appliance, times) : null;
-  const air = points && { above: hoursAbove(points, SAFE_CHILL_C), warmest: warmest(points) };
-  const proof: Evidence = { times, air };
+  const proof = cutAir(appliance, times);
   if (appliance.telltale === 'one-block') {
     const told = 'telltale: one solid block, so it thawed and froze again';
-    return air && air.warmest <= SAFE_CHILL_C
-      ? icy(item, 'O5a', `${told}; the readings stayed at ${sayCelsius(air.warmest)} or colder`, 'measured')
+    return neverWarm(proof)
+      ? icy(item, 'O5a', `${told}; the readings stayed at ${sayCelsius(proof.warmest)} or colder`, 'measured')
       : thawed(item, 'O5a', told, 'assumed', null);
   }
   if (lookedAt(item)) return judgeLook(item, proof);
-  if (air) return judgeReadings(item, proof, air.warmest);
+  if (proof.covered) return judgeReadings(item, proof);
+  const untold = judgeUnread(item, appliance, proof);
+  // Some of several stretches were read: no milder than what those tell alone.
+  return proof.unread < proof.hours ? stricter(untold, judgeReadings(item, proof)) : untold;
+}
+
+/** O5b and O4b: what the telltale says, else the clock. */
+function judgeUnread(item: CutItem, appliance: CutAppliance, proof: CutAir): ItemVerdict {
   switch (appliance.telltale) {
+    case 'one-block':
+    case 'none':
+      return judgeClock(item, appliance, proof);
     case 'loose':
       return verdict(item, 'keep', 'O5b', 'telltale: cubes loose and sharp', 'measured');
     case 'rounded':
       return icy(item, 'O5b', 'telltale: cubes rounded or wet, still separate', 'measured');
     case 'water':
       return thawed(item, 'O5b', 'telltale: water', 'measured', null);
-    case 'none':
-      return judgeClock(item, appliance, times.hours);
   }
 }

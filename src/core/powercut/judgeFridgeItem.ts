@@ -1,16 +1,16 @@
 import { SAFE_CHILL_C } from '../model/limits';
-import { airDuringCut, coversCut, type CutTimes, hoursAbove, reaches } from './airDuringCut';
+import { type CutTimes, reaches } from './airDuringCut';
 import { isControlled } from '../model/outageClass';
+import { type CutAir, cutAir } from './cutAir';
 import { type CutAppliance, type CutItem, type ItemVerdict, LIMIT_SOURCE } from './powerCut';
-import { publishedLimitHours } from './publishedLimit';
 import { sayCelsius, sayHours } from './sayCut';
 
 /** O1: the air was read over the whole cut. */
-function judgeReadings(item: CutItem, appliance: CutAppliance, times: CutTimes): ItemVerdict {
+function judgeReadings(item: CutItem, air: CutAir): ItemVerdict {
   const { outageClass, id } = item;
   const threshold = outageClass.fridgeThresholdC ?? SAFE_CHILL_C;
   const limit = outageClass.fridgeLimitHours;
-  const above = hoursAbove(airDuringCut(appliance, times), threshold);
+  const above = air.above(threshold);
   const told = `above ${sayCelsius(threshold)} for ${sayHours(above)}${limit === null ? '' : ` of ${limit} h`}, by readings with straight lines between`;
   const base = { id, rule: 'O1', evidence: told, certainty: 'measured' as const, source: outageClass.source };
   if (outageClass.fridgeVerdict === 'keep') {
@@ -26,11 +26,10 @@ function judgeReadings(item: CutItem, appliance: CutAppliance, times: CutTimes):
 }
 
 /** O2: nothing but the clock. */
-function judgeClock(item: CutItem, appliance: CutAppliance, hours: number): ItemVerdict {
+function judgeClock(item: CutItem, air: CutAir): ItemVerdict {
   const { outageClass, id } = item;
-  const limit = publishedLimitHours(appliance);
-  const doors = appliance.doors === 'shut' ? 'doors shut' : `doors ${appliance.doors}, so half the hours`;
-  const told = `${sayHours(hours)} without power; the published limit is ${sayHours(limit)}, ${doors}`;
+  const { hours, limit, doorWords } = air;
+  const told = `${sayHours(hours)} without power; the published limit is ${sayHours(limit)}, ${doorWords}`;
   const base = { id, rule: 'O2', evidence: told };
   if (outageClass.fridgeVerdict === 'keep') {
     return {
@@ -62,20 +61,42 @@ function judgeClock(item: CutItem, appliance: CutAppliance, hours: number): Item
 }
 
 /**
+ * Several stretches, of which only some were read: what was read counts, and of the rest the clock. All of it beyond the published
+ * limit, the hours nobody read count as warm.
+ */
+function judgePartly(item: CutItem, air: CutAir): ItemVerdict {
+  const read = judgeReadings(item, air);
+  const clock = judgeClock(item, air);
+  if (item.outageClass.fridgeVerdict === 'keep' || read.verdict === 'discard') return read;
+  if (clock.verdict === 'keep') return read.verdict === 'keep' ? clock : read;
+  const limit = item.outageClass.fridgeLimitHours ?? 0;
+  const threshold = item.outageClass.fridgeThresholdC ?? SAFE_CHILL_C;
+  const warm = air.above(threshold) + air.unread;
+  if (reaches(warm, limit)) return clock;
+  return {
+    ...read,
+    verdict: 'eat-soon',
+    certainty: 'assumed',
+    evidence: `${read.evidence}; ${sayHours(air.unread)} that nobody read counted as warm`,
+    says: 'Eat it soon: its use by is tomorrow at the latest.',
+  };
+}
+
+/**
  * Rules O1, O2 and O7 for one item of a refrigerator, spoiled ones (O6) aside. An item measured above 4.4 °C is
  * thrown out when it is controlled and no readings tell for how long, or when they deny that it warmed at all.
  */
 export function judgeFridgeItem(item: CutItem, appliance: CutAppliance, times: CutTimes): ItemVerdict {
-  const covered = coversCut(appliance.readings, times);
+  const air = cutAir(appliance, times);
   const { measuredC } = item.seen;
   if (typeof measuredC === 'number' && measuredC > SAFE_CHILL_C && isControlled(item.outageClass)) {
-    const above = covered ? hoursAbove(airDuringCut(appliance, times), SAFE_CHILL_C) : 0;
+    const above = air.covered ? air.above(SAFE_CHILL_C) : 0;
     if (above === 0) {
       return {
         id: item.id,
         verdict: 'discard',
         rule: 'O1',
-        evidence: covered
+        evidence: air.covered
           ? `measured ${sayCelsius(measuredC)}, though the air was never above 4.4 °C by the readings: one of them is wrong`
           : `measured ${sayCelsius(measuredC)}, for unknown hours`,
         certainty: 'measured',
@@ -84,5 +105,6 @@ export function judgeFridgeItem(item: CutItem, appliance: CutAppliance, times: C
       };
     }
   }
-  return covered ? judgeReadings(item, appliance, times) : judgeClock(item, appliance, times.hours);
+  if (air.covered) return judgeReadings(item, air);
+  return air.unread < air.hours ? judgePartly(item, air) : judgeClock(item, air);
 }

@@ -1,4 +1,5 @@
-import type { CutItem, ItemVerdict, Seen } from './powerCut';
+import type { Seen } from '../model/cut';
+import type { CutItem, ItemVerdict } from './powerCut';
 
 const SIGNS: readonly (readonly [keyof Seen, string])[] = [
   ['flooded', 'flood water reached it'],

@@ -4,7 +4,8 @@ import { Refusal } from '../model/refusal';
 import { airDuringCut, coversCut, cutTimes, hoursAbove } from './airDuringCut';
 import { judgeOutage } from './judgeOutage';
 import { isControlled, type OutageVerdict } from '../model/outageClass';
-import type { CutAppliance, Seen } from './powerCut';
+import type { CutAppliance } from './powerCut';
+import type { Seen } from '../model/cut';
 import { publishedLimitHours } from './publishedLimit';
 
 const FROM = Date.parse('2027-01-05T06:00:00Z');

@@ -1,14 +1,6 @@
+import type { DOORS, Reading, Seen, TELLTALES } from '../model/cut';
 import type { Food } from '../model/food';
 import type { OutageClass, OutageVerdict } from '../model/outageClass';
-
-export const DOORS = ['shut', 'opened', 'unknown'] as const;
-export const TELLTALES = ['none', 'loose', 'rounded', 'one-block', 'water'] as const;
-
-/** A thermometer in the middle of a shelf, °C, at an instant (ISO 8601). */
-export interface Reading {
-  at: string;
-  c: number;
-}
 
 /** One appliance without power. `until` is `null` while the cut lasts. */
 export interface CutAppliance {
@@ -21,19 +13,12 @@ export interface CutAppliance {
   doors: (typeof DOORS)[number];
   readings: readonly Reading[];
   telltale: (typeof TELLTALES)[number];
+  /** The same food without power before, in the order it happened: cuts in a row, or places it was in meanwhile. They add up. */
+  earlier?: readonly CutPiece[];
 }
 
-/** What the cook saw of one item. A key that is missing was not looked at. */
-export interface Seen {
-  iceCrystals?: boolean;
-  measuredC?: number | null;
-  mould?: boolean;
-  slime?: boolean;
-  offSmell?: boolean;
-  sealBroken?: boolean;
-  drippedOn?: boolean;
-  flooded?: boolean;
-}
+/** One stretch without power in one place. */
+export type CutPiece = Pick<CutAppliance, 'kind' | 'fill' | 'from' | 'until' | 'doors' | 'readings'>;
 
 export interface CutItem {
   id: string;

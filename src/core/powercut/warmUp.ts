@@ -115,7 +115,7 @@ export function warmUp(
   const Gap = 0.7 * 6 * 0.055 * packs;
   const Gop = 0.3 * 12 * 0.055 * packs;
   const frozenGoi = fridge ? 3 * s : 2.5 * g * 5;
-  const UA = u * s;
+  const UA = u * s * (request.walls ?? 1);
   const Ca = 55_000 * s;
   const most =
     0.4 *

@@ -19,10 +19,11 @@ import { isTakenElsewhere } from '@/store/drawings';
 import { drawingOf, type Kitchen } from '@/store/kitchens';
 import { readPastCommand } from '@/store/ledger';
 import { readReadings } from '@/store/readings';
+import { readWhereabouts } from '@/store/whereabouts';
 import { lockPackages, lockPackagesIn, lockPackagesOf } from '@/store/packages';
 import { MOST_MADE } from '@/core/model/limits';
 import { now, todayIn } from './clock';
-import { foodNamed, type Reference } from '../household/household';
+import { foodNamed, outageClassOf, type Reference } from '../household/household';
 import { Problem } from './problem';
 import type { ReadCommand } from './readCommands';
 
@@ -138,6 +139,8 @@ export async function loadWorld(
   const jobs = needs.jobs ? await readJobs(db, household.id) : [];
   const containers = needs.containers ? await readContainers(db, household.id) : [];
   const keptThings = await readKept(db, household.id, needs.kept ?? []);
+  const since = needs.whereaboutsSince?.([...keptThings.cut.values()]) ?? null;
+  const moves = since === null ? null : await readWhereabouts(db, household.id, since);
   const bench = await loadBench(db, household.id, needs);
   const zoneOf = new Map(kitchen.zones.map((zone) => [zone.id, zone]));
   let nextCode = await takeCodes(db, household.id, needs, [...bench.lines.values()]);
@@ -180,6 +183,9 @@ export async function loadWorld(
     haulLines: (haulId) => [...bench.lines.values()].filter(({ haul }) => haul === haulId),
     learnedCode: (code) => bench.learned.get(code) ?? null,
     kept: (kind, subject) => keptThings[kind].get(subject) ?? null,
+    keptAll: (kind) => [...keptThings[kind].values()],
+    whereabouts: (id) => moves?.get(id) ?? [],
+    outageClass: (id) => outageClassOf(reference, id),
     hot: false,
     hasZone: (id) => zoneOf.has(id),
     loaded: () => loaded,

@@ -15,7 +15,7 @@ import {
 import { keepingSchema, portionsSchema } from '../calculators/estimates';
 import { freezeSchema, thawSchema } from '../calculators/heat';
 import { lumpSchema } from '../lump/lump';
-import { outageSchema, stockOutageSchema } from '../outage/outage';
+import { outageSchema } from '../outage/outage';
 
 const ERROR = {
   type: 'object',
@@ -107,6 +107,10 @@ const READ: Record<string, [summary: string, query?: Joi.ObjectSchema, kind?: 'p
   '/api/v1/sheets/print': ['A list for the door as PDF', QUERIES.sheet, 'pdf'],
   '/api/v1/take': ['What may be taken without asking, and what lunches may be packed from'],
   '/api/v1/photos/{id}': ['A photo of a package, as JPEG'],
+  '/api/v1/outage': ['The open power cut with all that judges it, and past ones', QUERIES.outage],
+  '/api/v1/outage/card': ['The card for a power cut on one page, as PDF', QUERIES.none, 'pdf'],
+  '/api/v1/outage/losses': ['What was lost in a power cut, as PDF', QUERIES.losses, 'pdf'],
+  '/api/v1/outage/losses/csv': ['The same as comma separated values', QUERIES.losses, 'csv'],
   '/api/v1/find': ['Where it is, how many, how old, which first; what left lately', QUERIES.find],
   '/api/v1/packages/{code}': ['One package with the trail of its date'],
   '/api/v1/packages/{code}/what-if': [
@@ -200,7 +204,6 @@ export function openApi() {
       '/api/v1/estimates/portions': send('Split a lot into packs', swagger(portionsSchema)),
       '/api/v1/estimates/allocation': send('Which packages an amount comes from', swagger(allocationSchema)),
       '/api/v1/judge/outage': send('Verdicts after a power cut', swagger(outageSchema)),
-      '/api/v1/judge/stock': send('The same for what is in the store', swagger(stockOutageSchema)),
     },
     components: { schemas: { Error: ERROR, ...named } },
   };

@@ -41,6 +41,12 @@ export async function putSetting(db: Sql, householdId: number, setting: Setting)
     case 'asking':
     case 'kit':
     case 'sheet':
+    case 'cut':
+    case 'cut-reading':
+    case 'cut-opening':
+    case 'cut-seen':
+    case 'cut-decided':
+    case 'cut-plan':
     case 'shop-order':
       return putKept(db, householdId, setting);
     case 'appliance':

@@ -52,6 +52,8 @@ export const QUERIES = {
     limit: limit(500),
   }),
   stockList: Joi.object({ ...asked, by: grouping }),
+  outage: Joi.object({ cut: uuid.description('one of the past; the open one when left out') }),
+  losses: Joi.object({ cut: uuid.required().description('its id') }),
   find: Joi.object({ q: search }),
   foods: Joi.object({ q: search, after, limit: limit(500) }),
   ledger: Joi.object({

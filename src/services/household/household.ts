@@ -101,6 +101,13 @@ export function referenceOf(
   return reference;
 }
 
+/** The power-cut class of a food. @throws Problem 500 when the reference data lack it */
+export function outageClassOf(reference: Reference, id: string): OutageClass {
+  const found = reference.classes.get(id);
+  if (!found) throw new Problem(500, 'fault', `The class ${id} is missing from the reference data.`);
+  return found;
+}
+
 /**
  * The food a request names by id, name or alias.
  *

@@ -4,7 +4,7 @@ import { askStock, type StockAsk } from './askStock';
 import { placeNames } from './placeNames';
 
 /** A cell that a spreadsheet would run as a formula is written as the words it is. */
-const asWords = (cell: string): string => (/^[=+\-@\t\r]/.test(cell) ? `'${cell}` : cell);
+export const asWords = (cell: string): string => (/^[=+\-@\t\r]/.test(cell) ? `'${cell}` : cell);
 
 /** The packages that are asked for as comma separated values: amounts in grams, millilitres or pieces, dates as ISO 8601. */
 export async function saveStock(query: StockAsk): Promise<Buffer> {

@@ -1,6 +1,6 @@
 'use client';
 
-import { useEffect, useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 
 /**
  * The time by the kitchen's own clock, ticking while the page is open.
@@ -17,4 +17,16 @@ export function useNow(told: string, everyMs = 5000): string {
     return () => clearInterval(timer);
   }, [told, everyMs]);
   return now;
+}
+
+/** The kitchen's own clock, asked at the moment of a press. @param told as for {@link useNow} */
+export function useClock(told: string): () => string {
+  const begun = useRef(0);
+  useEffect(() => {
+    begun.current = performance.now();
+  }, [told]);
+  return useCallback(
+    () => new Date(Date.parse(told) + performance.now() - begun.current).toISOString(),
+    [told],
+  );
 }

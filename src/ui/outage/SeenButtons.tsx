@@ -1,66 +1,94 @@
 'use client';
 
 import { useState } from 'react';
+import type { Seen } from '@/core/model/cut';
 import { degreesOf, readDegrees } from '../units/readDegrees';
 import { useUnits } from '../units/useWording';
-import type { SeenForm } from './cutForm';
 
 const SIGNS = [
-  ['slime', 'Slime or off smell'],
+  ['slime', 'Slime'],
+  ['offSmell', 'Off smell'],
   ['mould', 'Mould'],
-  ['dripped_on', 'Raw juice dripped on it'],
-  ['seal_broken', 'Seal broken'],
-] as const;
+  ['drippedOn', 'Raw juice on it'],
+  ['sealBroken', 'Seal broken'],
+  ['flooded', 'Flood water'],
+] as const satisfies readonly (readonly [keyof Seen, string])[];
 
-/** What eyes and a thermometer tell of one package; it beats the clock. */
+/** What eyes and a thermometer tell of one package; it beats the clock. Each press is kept at once. */
 export function SeenButtons({
   frozen,
   seen,
+  large = false,
   onSeen,
 }: {
   frozen: boolean;
-  seen: SeenForm | null;
-  onSeen: (seen: SeenForm | null) => void;
+  seen: Seen;
+  /** For one hand, on a walk. */
+  large?: boolean;
+  onSeen: (seen: Seen) => void;
 }) {
   const [measured, setMeasured] = useState('');
   const units = useUnits();
-  const toggle = (label: string, pressed: boolean, told: SeenForm) => (
-    <button
-      type="button"
-      key={label}
-      className="button"
-      data-main={pressed}
-      aria-pressed={pressed}
-      onClick={() => onSeen(pressed ? null : told)}
-    >
-      {label}
-    </button>
-  );
+  const celsius = readDegrees(measured, units);
+  const sound = Number.isFinite(celsius) && Math.abs(celsius) <= 60;
+  const toggle = (label: string, key: keyof Seen, value: boolean) => {
+    const pressed = seen[key] === value;
+    const { [key]: _before, ...others } = seen;
+    return (
+      <button
+        type="button"
+        key={label}
+        className={large ? 'button min-h-14 min-w-[calc(50%-0.3rem)] text-lg' : 'button'}
+        data-main={pressed}
+        aria-pressed={pressed}
+        onClick={() => onSeen(pressed ? others : { ...others, [key]: value })}
+      >
+        {label}
+      </button>
+    );
+  };
   return (
     <fieldset>
       <legend className="text-slate">What did you see? Never taste.</legend>
       <div className="mt-1 flex flex-wrap items-center gap-2">
-        {frozen && toggle('Ice crystals', seen?.ice_crystals === true, { ...seen, ice_crystals: true })}
-        {frozen && toggle('No ice', seen?.ice_crystals === false, { ...seen, ice_crystals: false })}
-        {SIGNS.map(([key, label]) => toggle(label, seen?.[key] === true, { ...seen, [key]: true }))}
-        <label className="flex items-center gap-2">
-          <span>Measured</span>
-          <input
-            className="field w-24!"
-            inputMode="decimal"
-            value={measured}
-            placeholder={degreesOf(units)}
-            onChange={(event) => {
-              setMeasured(event.target.value);
-              const value = readDegrees(event.target.value, units);
-              if (event.target.value.trim() === '') {
-                const { measured_c: _gone, ...rest } = seen ?? {};
+        {frozen && toggle('Ice crystals', 'iceCrystals', true)}
+        {frozen && toggle('No ice', 'iceCrystals', false)}
+        {SIGNS.map(([key, label]) => toggle(label, key, true))}
+        <form
+          className="flex items-center gap-2"
+          onSubmit={(event) => {
+            event.preventDefault();
+            if (!sound) return;
+            onSeen({ ...seen, measuredC: celsius });
+            setMeasured('');
+          }}
+        >
+          <label className="flex items-center gap-2">
+            <span>{typeof seen.measuredC === 'number' ? 'Measured again' : 'Its middle measured'}</span>
+            <input
+              className="field w-24!"
+              inputMode="text"
+              value={measured}
+              placeholder={degreesOf(units)}
+              onChange={(event) => setMeasured(event.target.value)}
+            />
+          </label>
+          <button type="submit" className="button" disabled={!sound}>
+            Keep
+          </button>
+          {typeof seen.measuredC === 'number' && (
+            <button
+              type="button"
+              className="button"
+              onClick={() => {
+                const { measuredC: _gone, ...rest } = seen;
                 onSeen(rest);
-              } else if (Number.isFinite(value) && Math.abs(value) <= 60)
-                onSeen({ ...seen, measured_c: value });
-            }}
-          />
-        </label>
+              }}
+            >
+              Not measured
+            </button>
+          )}
+        </form>
       </div>
     </fieldset>
   );

@@ -1,45 +1,26 @@
 'use client';
 
 import { useState } from 'react';
-import type { OutageVerdict } from '@/core/model/outageClass';
-import type { StockVerdict } from '@/services/outage/outage';
+import type { Seen } from '@/core/model/cut';
 import { useDoor } from '../door/useDoor';
-import { Tape } from '../tape/Tape';
 import { RuleName } from '../rules/RuleName';
-import type { SeenForm } from './cutForm';
+import { Tape } from '../tape/Tape';
+import { Said } from '../units/Said';
+import { useSay } from '../units/useSay';
+import { CERTAINTY_WORDS, VERDICT_GROUPS } from './cutWords';
+import type { Judged } from './deskOf';
 import { SeenButtons } from './SeenButtons';
 
-/** What to do, the most pressing first. The band lends the group its shape and colour. */
-const GROUPS: { verdict: OutageVerdict; title: string; none: string; edge: string }[] = [
-  { verdict: 'discard', title: 'Throw out', none: 'nothing', edge: 'border-beet' },
-  { verdict: 'cook-now', title: 'Cook now', none: '', edge: 'border-ember' },
-  { verdict: 'eat-soon', title: 'Eat today or tomorrow', none: '', edge: 'border-ember' },
-  { verdict: 'check', title: 'Look first', none: '', edge: 'border-honey' },
-  { verdict: 'refreeze-quality-loss', title: 'Freeze again, for cooking', none: '', edge: 'border-honey' },
-  { verdict: 'refreeze', title: 'Freeze again', none: '', edge: 'border-ice' },
-  { verdict: 'keep', title: 'Keeps', none: 'nothing', edge: 'border-ice' },
-];
-
-const CERTAINTY_WORDS = {
-  measured: 'seen or measured',
-  published: 'published limit',
-  assumed: 'assumed, to be safe',
-};
-
-type Alike = [StockVerdict, ...StockVerdict[]];
+type Alike = [Judged, ...Judged[]];
 
 /** Packages of one food and size with the same verdict, evidence and findings are one strip. */
-function groupAlike(items: StockVerdict[], seen: Record<string, SeenForm>): Alike[] {
+function groupAlike(items: readonly Judged[]): Alike[] {
   const groups = new Map<string, Alike>();
   for (const item of items) {
-    const { package: view } = item;
+    const { thing, verdict, seen } = item;
     const key = JSON.stringify([
-      view.food.name,
-      view.amount,
-      view.state,
-      view.zone?.id,
-      item.evidence,
-      seen[item.id],
+      ...[thing.called, thing.amount, thing.state, thing.zoneId, verdict.evidence],
+      ...[seen?.seen, seen?.movedTo],
     ]);
     const group = groups.get(key);
     if (group) group.push(item);
@@ -48,68 +29,91 @@ function groupAlike(items: StockVerdict[], seen: Record<string, SeenForm>): Alik
   return [...groups.values()];
 }
 
-/** Verdicts grouped by what to do; every item gives its reason and takes what was seen of it. */
+/** Verdicts grouped by what to do, the most pressing first; every one gives rule, evidence, how sure, source, and what would change it. */
 export function VerdictGroups({
-  verdicts,
-  seen,
+  judged,
+  zones,
   onSeen,
+  onDecide,
 }: {
-  verdicts: StockVerdict[];
-  seen: Record<string, SeenForm>;
-  onSeen: (ids: string[], seen: SeenForm | null) => void;
+  judged: readonly Judged[];
+  /** Names of zones by id. */
+  zones: ReadonlyMap<string, string>;
+  onSeen: (ids: string[], seen: Seen) => void;
+  /** Looks at the list of a group before anything is done; `null` while the power is off. */
+  onDecide: ((items: Judged[]) => void) | null;
 }) {
-  const { act, busy } = useDoor();
+  const { busy, showPackage } = useDoor();
+  const say = useSay();
   const [openId, setOpenId] = useState<string | null>(null);
   return (
     <div className="space-y-3">
-      {GROUPS.map(({ verdict, title, none, edge }) => {
-        const items = verdicts.filter((item) => item.verdict === verdict);
-        const alike = groupAlike(items, seen);
-        if (items.length === 0 && none === '') return null;
+      {VERDICT_GROUPS.map(({ verdict, title, edge, did, button }) => {
+        const items = judged.filter((item) => item.verdict.verdict === verdict);
+        if (items.length === 0 && verdict !== 'discard') return null;
         return (
           <section key={verdict} aria-label={title} className={`card border-l-8 px-4 py-3 ${edge}`}>
             <h3 className="flex items-baseline justify-between text-lg">
               {title} <span aria-label={`${items.length} packages`}>{items.length}</span>
             </h3>
-            {items.length === 0 && <p className="text-slate">{none}</p>}
+            {items.length === 0 && <p className="text-slate">nothing so far</p>}
             <ul className="mt-1 flex flex-wrap gap-x-2">
-              {alike.map(([item, ...others]) => {
-                const open = openId === item.id;
+              {groupAlike(items).map(([item, ...others]) => {
+                const { thing, verdict: its, seen } = item;
+                const open = openId === thing.id;
+                const all = [item, ...others];
                 return (
-                  <li key={item.id} className={open ? 'w-full rounded-part bg-rime p-3' : ''}>
+                  <li key={thing.id} className={open ? 'w-full rounded-part bg-rime p-3' : ''}>
                     <button
                       type="button"
                       aria-expanded={open}
                       className="flex min-h-11 max-w-full cursor-pointer items-center"
-                      onClick={() => setOpenId(open ? null : item.id)}
+                      onClick={() => setOpenId(open ? null : thing.id)}
                     >
                       <Tape
-                        food={item.package.food.name}
-                        detail={`${item.package.amount_words}${others.length > 0 ? ` ×${others.length + 1}` : ''}`}
-                        band={item.package.band}
-                        state={item.package.state}
+                        food={thing.called}
+                        detail={say(`${thing.amount_words}${others.length > 0 ? ` ×${all.length}` : ''}`)}
+                        band={thing.band}
+                        state={thing.state}
                       />
                     </button>
                     {open && (
                       <div className="space-y-2">
-                        <p className="font-semibold">{item.says}</p>
-                        <p className="text-[0.95rem]">
-                          {item.evidence}.{' '}
+                        <p className="font-semibold">
+                          <Said>{its.says}</Said>
+                        </p>
+                        <p className="text-[0.9375rem]">
+                          <Said>{its.evidence}</Said>.{' '}
                           <span className="text-slate">
-                            Rule <RuleName rule={item.rule} /> · {CERTAINTY_WORDS[item.certainty]} · after{' '}
-                            {item.source}
+                            Rule <RuleName rule={its.rule} /> · {CERTAINTY_WORDS[its.certainty]} · after{' '}
+                            {its.source}
                           </span>
                         </p>
-                        <p className="text-[0.95rem] text-slate">
-                          {[item, ...others].map(({ package: view }) => view.code).join(', ')} ·{' '}
-                          {item.package.story}
+                        {its.wants.length > 0 && (
+                          <p className="text-[0.9375rem]">
+                            <b className="font-semibold">What would change it: </b>
+                            <Said>{its.wants.join(' ')}</Said>
+                          </p>
+                        )}
+                        <p className="text-[0.9375rem] text-slate">
+                          {zones.get(thing.zoneId ?? '') ?? 'counter'} ·{' '}
+                          {all.map(({ thing: one }) => (
+                            <button
+                              key={one.code}
+                              type="button"
+                              className="min-h-11 min-w-11 cursor-pointer px-1 text-deep underline"
+                              onClick={() => showPackage(one.code)}
+                            >
+                              {one.code}
+                            </button>
+                          ))}
                         </p>
                         <SeenButtons
-                          frozen={item.package.zone?.cold === 'freezer'}
-                          seen={seen[item.id] ?? null}
+                          frozen={thing.state === 'frozen'}
+                          seen={seen?.seen ?? {}}
                           onSeen={(told) =>
                             onSeen(
-                              [item, ...others].map(({ id }) => id),
+                              all.map(({ thing: one }) => one.id),
                               told,
                             )
                           }
@@ -120,24 +124,15 @@ export function VerdictGroups({
                 );
               })}
             </ul>
-            {verdict === 'discard' && items.length > 0 && (
+            {onDecide && did && items.length > 0 && (
               <button
                 type="button"
                 className="button mt-2"
-                data-danger="true"
+                data-danger={did === 'discard'}
                 disabled={busy}
-                onClick={() =>
-                  void act(
-                    ...items.slice(0, 100).map(({ package: view }) => ({
-                      type: 'package.discard',
-                      package: view.id,
-                      version: view.version,
-                      reason: 'power-cut',
-                    })),
-                  )
-                }
+                onClick={() => onDecide(items)}
               >
-                Bin {items.length === 1 ? 'it' : `these ${Math.min(100, items.length)}`}
+                {button} …
               </button>
             )}
           </section>

@@ -6,6 +6,7 @@ import type { PackageView } from '@/services/stock/packageView';
 import { useDoor } from '../door/useDoor';
 import { Choice } from '../forms/Choice';
 import { DISCARD_WORDS } from '../package/discardWords';
+import { ChosenDeeds, type DeedZone } from './ChosenDeeds';
 
 /** What is chosen as one: taken, thrown out, kept, put together, each with one undo for all. */
 export function ChosenBar({
@@ -14,15 +15,22 @@ export function ChosenBar({
   onDone,
 }: {
   chosen: readonly PackageView[];
-  zones: readonly { id: string; name: string }[];
+  zones: readonly DeedZone[];
   onDone: () => void;
 }) {
   const { act, busy, showLabels } = useDoor();
   const [binning, setBinning] = useState(false);
-  const all = (type: string, more: Record<string, unknown> = {}): void =>
-    void act(...chosen.map(({ id, version }) => ({ type, package: id, version, ...more }))).then(
-      (answers) => answers && onDone(),
-    );
+  const [unfolded, setUnfolded] = useState(false);
+  const all = (
+    type: string,
+    more: Record<string, unknown> | ((one: PackageView) => Record<string, unknown>) = {},
+  ): void =>
+    void act(
+      ...chosen.map((one) => ({
+        ...{ type, package: one.id, version: one.version },
+        ...(typeof more === 'function' ? more(one) : more),
+      })),
+    ).then((answers) => answers && onDone());
   const [first, ...rest] = chosen;
   const alike = rest.length > 0 && rest.every((one) => one.food.id === first?.food.id);
   const merge = (): void => {
@@ -60,8 +68,17 @@ export function ChosenBar({
         {button('Hands off', () => all('package.keep-for', { whose: '', on: null, handsOff: true }))}
         {button('Nowhere', () => all('package.lose'))}
         {button('Bin them', () => setBinning(!binning), true)}
+        <button
+          type="button"
+          className="button"
+          aria-expanded={unfolded}
+          onClick={() => setUnfolded(!unfolded)}
+        >
+          Freeze, split, pour …
+        </button>
         {button('Untick', onDone)}
       </div>
+      {unfolded && <ChosenDeeds chosen={chosen} zones={zones} all={all} />}
       {binning && (
         <fieldset className="mt-2">
           <legend>Why?</legend>

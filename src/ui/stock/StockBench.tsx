@@ -15,6 +15,7 @@ import { FoldedFilters } from '../forms/FoldedFilters';
 import { beginLine } from '../quickline/beginLine';
 import { AskedParts, AskField } from './AskField';
 import { ChosenBar } from './ChosenBar';
+import type { DeedZone } from './ChosenDeeds';
 import { ColumnChoice, useColumns } from './ColumnChoice';
 import { GroupTable } from './GroupTable';
 import { KeptAskings } from './KeptAskings';
@@ -42,7 +43,7 @@ export function StockBench({
   appliances,
 }: {
   first: GroupsView;
-  zones: { id: string; name: string }[];
+  zones: DeedZone[];
   appliances: MiniAppliance[];
 }) {
   const params = useSearchParams();

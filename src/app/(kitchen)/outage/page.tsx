@@ -1,17 +1,17 @@
-import { inOurUnits } from '@/services/household/inOurUnits';
 import type { Metadata } from 'next';
-import { viewContext } from '@/services/household/context';
-import { readDrawing } from '@/services/kitchen/drawing';
-import { OutageBench } from '@/ui/outage/OutageBench';
+import { notFound } from 'next/navigation';
+import { Problem } from '@/services/door/problem';
+import { readDesk } from '@/services/outage/cutDesk';
+import { OutageDesk } from '@/ui/outage/OutageDesk';
+import { type Search, textsOf } from '../search';
 
 export const metadata: Metadata = { title: 'Outage' };
 
-export default async function OutagePage() {
-  const appliances = await inOurUnits(await readDrawing(await viewContext()));
-  return (
-    <>
-      <h1 className="mb-3 text-[1.6rem]">After a power cut</h1>
-      <OutageBench appliances={appliances} />
-    </>
-  );
+export default async function OutagePage({ searchParams }: { searchParams: Search }) {
+  const { cut } = await textsOf(searchParams, 'cut');
+  const view = await readDesk(cut === undefined ? {} : { cut }).catch((error: unknown) => {
+    if (error instanceof Problem && error.status === 404) notFound();
+    throw error;
+  });
+  return <OutageDesk view={view} />;
 }

@@ -40,7 +40,11 @@ export default async function StockPage({ searchParams }: { searchParams: Search
             compartment_id: one.compartment_id,
           })),
         }))}
-        zones={zones.map(({ id, name, appliance }) => ({ id, name: `${name}, ${appliance.name}` }))}
+        zones={zones.map(({ id, name, cold, appliance }) => ({
+          id,
+          name: `${name}, ${appliance.name}`,
+          cold,
+        }))}
       />
     </>
   );

@@ -136,6 +136,12 @@ const SETTING_KINDS: { readonly [K in Kind]: SettingKind<K> } = {
   asking: keptKind('asking'),
   kit: keptKind('kit'),
   sheet: keptKind('sheet'),
+  cut: keptKind('cut'),
+  'cut-reading': keptKind('cut-reading'),
+  'cut-opening': keptKind('cut-opening'),
+  'cut-seen': keptKind('cut-seen'),
+  'cut-decided': keptKind('cut-decided'),
+  'cut-plan': keptKind('cut-plan'),
   'shop-order': keptKind('shop-order'),
   code: {
     read: (world, subject) => world.learnedCode(subject),

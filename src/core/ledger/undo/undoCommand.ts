@@ -121,6 +121,7 @@ function together(needs: readonly Needs[]): Needs {
     hauls: named('hauls'),
     lines: named('lines'),
     codes: named('codes'),
+    kept: [...new Set(needs.flatMap(({ kept }) => kept ?? []))],
     jobs: needs.some(({ jobs }) => jobs),
     containers: needs.some(({ containers }) => containers),
   };

@@ -1,0 +1,17 @@
+import type { ReactNode } from 'react';
+import { Rooms } from '@/ui/shell/Rooms';
+
+const ROOMS = [
+  ['/outage', 'Now'],
+  ['/outage/prepare', 'Prepare'],
+  ['/outage/cuts', 'Past cuts'],
+] as const;
+
+export default function OutageLayout({ children }: { children: ReactNode }) {
+  return (
+    <>
+      <Rooms name="Outage" rooms={ROOMS} />
+      {children}
+    </>
+  );
+}

@@ -1,4 +1,0 @@
-import { judgeStock } from '@/services/outage/outage';
-import { takes } from '../../answers';
-
-export const { GET, POST, PUT, PATCH, DELETE } = takes(judgeStock);

@@ -1,0 +1,33 @@
+import type { Cut, CutOpening, CutReading } from '../model/cut';
+import { cutsInRow } from './cutsInRow';
+import type { CutFacts } from './judgeCut';
+import { openedOften } from './openedOften';
+
+const HOUR_MS = 3_600_000;
+
+/** Doors as they were told, unless they were counted and stood open long or often. */
+function withDoors(cut: Cut, openings: readonly CutOpening[]): Cut {
+  const parts = cut.parts.map((part) => {
+    const its = openings
+      .filter((one) => one.cut === cut.id && one.part === part.id)
+      .map(({ at, seconds }) => ({ atH: (Date.parse(at) - Date.parse(cut.from)) / HOUR_MS, seconds }))
+      .sort((a, b) => a.atH - b.atH);
+    return part.doors === 'shut' && openedOften(part.kind, its)
+      ? { ...part, doors: 'opened' as const }
+      : part;
+  });
+  return { ...cut, parts };
+}
+
+/** All that is kept of a cut, as it is judged: with the cuts that add up with it, and its doors as they were counted. */
+export function cutFacts(
+  cut: Cut,
+  kept: { cuts: readonly Cut[]; readings: readonly CutReading[]; openings: readonly CutOpening[] },
+): CutFacts {
+  const row = cutsInRow(cut, kept.cuts);
+  return {
+    cut: withDoors(cut, kept.openings),
+    earlier: row.map((one) => withDoors(one, kept.openings)),
+    readings: kept.readings,
+  };
+}

@@ -1,0 +1,9 @@
+import Joi from 'joi';
+import { prepareCutCommand } from '@/core/ledger/outage/prepareCut';
+import { instantSchema } from '../../validate';
+import { atDoor } from '../../atDoor';
+
+export const prepareCutDoor = atDoor(prepareCutCommand, {
+  expected: instantSchema.allow(null).required().description('when the storm comes'),
+  ticked: Joi.array().items(Joi.string().min(1).max(80)).max(100).unique().required(),
+});

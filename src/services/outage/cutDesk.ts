@@ -1,0 +1,150 @@
+import type { Cut, CutDecided, CutOpening, CutPlan, CutReading, CutSeen } from '@/core/model/cut';
+import type { FreezeFit } from '@/core/model/food';
+import type { OutageClass } from '@/core/model/outageClass';
+import type { Package } from '@/core/model/package';
+import type { ZoneMove } from '@/core/model/world';
+import { bandOn, type Band } from '@/core/keeping/judgeKeeping';
+import type { ForecastKind } from '@/core/powercut/cutForecast';
+import { cutsInRow } from '@/core/powercut/cutsInRow';
+import { forecastKindOf } from '@/core/powercut/forecastKindOf';
+import { sayAmount } from '@/core/units/sayAmount';
+import { sql } from '@/store/database';
+import { readKept } from '@/store/kept';
+import { readFirstOut } from '@/store/packages';
+import { readWhereabouts } from '@/store/whereabouts';
+import { now } from '../door/clock';
+import { Problem } from '../door/problem';
+import { viewContext } from '../household/context';
+import { outageClassOf } from '../household/household';
+import { readDrawing } from '../kitchen/drawing';
+
+/** A compartment as the desk shows and forecasts it. */
+export interface DeskPart {
+  id: string;
+  called: string;
+  kind: 'fridge' | 'freezer';
+  forecast: ForecastKind;
+  litres: number;
+  fill: number;
+  free_litres: number;
+  temperature_c: number;
+}
+
+/** A package as the desk judges it. */
+export interface DeskThing extends Pick<
+  Package,
+  'id' | 'called' | 'code' | 'version' | 'zoneId' | 'useBy' | 'bestBy' | 'condemned' | 'state'
+> {
+  amount: number;
+  unit: Package['unit'];
+  amount_words: string;
+  price_minor: number | null;
+  band: Band;
+  class: string;
+  food: string;
+  governing: string;
+  /** What freezing it would be like; `null`: it lies frozen, or it is not for the freezer. */
+  freezes: Exclude<FreezeFit, 'no'> | null;
+  moves: ZoneMove[];
+}
+
+/** All that the desk needs to judge by itself, also where there is no network. */
+export interface DeskView {
+  now: string;
+  today: string;
+  currency: string;
+  time_zone: string;
+  parts: DeskPart[];
+  /** The compartment of each zone, and its name, in the order of doors. */
+  zones: { id: string; name: string; part: string }[];
+  /** The newest first. */
+  cuts: Cut[];
+  /** The one that is shown; `null`: none is open. */
+  cut: string | null;
+  readings: CutReading[];
+  openings: CutOpening[];
+  seen: CutSeen[];
+  decided: CutDecided[];
+  /** What is prepared; `null`: no storm is expected. */
+  plan: CutPlan | null;
+  things: DeskThing[];
+  classes: OutageClass[];
+}
+
+const MOST_THINGS = 20_000;
+
+/** The outage desk: the open cut, or one of the history. @throws Problem 404 for one that is not kept */
+export async function readDesk({ cut: asked }: { cut?: string }): Promise<DeskView> {
+  const context = await viewContext();
+  const { household, kitchen, reference, today } = context;
+  const [kept, packages, drawing] = await Promise.all([
+    readKept(sql(), household.id, [
+      'cut',
+      'cut-reading',
+      'cut-opening',
+      'cut-seen',
+      'cut-decided',
+      'cut-plan',
+    ]),
+    readFirstOut(sql(), household.id, MOST_THINGS),
+    readDrawing(context),
+  ]);
+  const cuts = [...kept.cut.values()].sort((a, b) => (a.from < b.from ? 1 : -1));
+  if (asked !== undefined && !kept.cut.has(asked))
+    throw new Problem(404, 'not-found', 'There is no such power cut in this household.');
+  const shown = asked === undefined ? cuts.find(({ closedAt }) => closedAt === null) : kept.cut.get(asked);
+  const row = shown ? [...cutsInRow(shown, cuts), shown] : [];
+  const [first] = row;
+  const moves = first ? await readWhereabouts(sql(), household.id, first.from) : null;
+  const told = new Set(row.map(({ id }) => id));
+  const its = <One extends { cut: string }>(all: ReadonlyMap<string, One>): One[] =>
+    [...all.values()].filter(({ cut }) => told.has(cut));
+  const things = packages.map((found): DeskThing => {
+    const food = reference.byId.get(found.foodId);
+    const { id, called, code, version, zoneId, useBy, bestBy, condemned, state, amount, unit } = found;
+    return {
+      ...{ id, called, code, version, zoneId, useBy, bestBy, condemned, state, amount, unit },
+      amount_words: sayAmount(amount, unit),
+      price_minor: found.priceMinor,
+      band: bandOn(found.governingDate, state, today),
+      class: food?.outageClass ?? '',
+      food: found.foodId,
+      governing: found.governingDate,
+      freezes: state === 'frozen' || !food || food.freezeFit === 'no' ? null : food.freezeFit,
+      moves: moves?.get(id) ?? [],
+    };
+  });
+  const classes = [...new Set(things.map((one) => one.class))].filter((id) => id !== '');
+  return {
+    now: now(),
+    today,
+    currency: household.currency,
+    time_zone: household.timeZone,
+    parts: drawing.flatMap(({ shape, compartments, zones }) =>
+      compartments.map((inside) => ({
+        id: inside.id,
+        called: inside.called,
+        kind: inside.cold,
+        forecast: forecastKindOf(shape, inside.cold),
+        litres: Math.round(
+          zones
+            .filter((zone) => zone.compartment_id === inside.id)
+            .reduce((sum, zone) => sum + zone.litres, 0),
+        ),
+        fill: inside.fill,
+        free_litres: inside.free_litres,
+        temperature_c: inside.temperature_c,
+      })),
+    ),
+    zones: kitchen.zones.map(({ id, name, compartmentId }) => ({ id, name, part: compartmentId })),
+    cuts,
+    cut: shown?.id ?? null,
+    readings: its(kept['cut-reading']),
+    openings: its(kept['cut-opening']),
+    seen: its(kept['cut-seen']),
+    decided: [...kept['cut-decided'].values()].filter(({ cut }) => cut === shown?.id),
+    plan: kept['cut-plan'].get('') ?? null,
+    things: things.filter((one) => one.class !== ''),
+    classes: classes.map((id) => outageClassOf(reference, id)),
+  };
+}

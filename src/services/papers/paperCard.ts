@@ -1,0 +1,123 @@
+import { sayFullDate } from '@/core/calendar/sayDate';
+import { isControlled, type OutageClass } from '@/core/model/outageClass';
+import { publishedLimitHours } from '@/core/powercut/publishedLimit';
+import { sayHours } from '@/core/powercut/sayCut';
+import { viewContext } from '../household/context';
+import { type DeskPart, type DeskThing, readDesk } from '../outage/cutDesk';
+import { beginPaper, MM, PAPER_INK, PAPER_SLATE, type PaperFont } from './paper';
+
+const PAGE_MM = [210, 297] as const;
+const EDGE = 11 * MM;
+const READINGS = 5;
+const RULES = [
+  'Leave doors shut. Write down when the power went and came back. Read thermometers early and late, mid-shelf, quickly.',
+  'What you see or measure of a food beats a reading of the air; that beats the telltale; that beats the clock.',
+  'Ice crystals, or 4.4 °C or colder in the middle: as “icy” below. Neither: as “thawed”, unless readings prove less than 2 h above 4.4 °C: then cook it now.',
+  'Mould, slime, off smell, broken seal, raw juice or flood water on it: out. Never taste. When in doubt, throw it out.',
+  'Babies, pregnant, old or ill people need more caution. Follow local food-safety advice. After FoodSafety.gov.',
+] as const;
+const TELLTALES =
+  'Telltale: loose, sharp cubes: keep · rounded or wet, separate: as icy · water: as thawed · one block, or the coin sank: it thawed; out, unless readings say otherwise';
+
+/** What is to be done with a class, told before anything happened. */
+function groupOf({ state }: DeskThing, cold: DeskPart['kind'], its: OutageClass): string {
+  if (cold === 'fridge')
+    return isControlled(its)
+      ? 'out after the limit, or 2 h above 4.4 °C'
+      : its.fridgeVerdict === 'keep'
+        ? 'keeps'
+        : `out after ${its.fridgeLimitHours} h above ${its.fridgeThresholdC} °C`;
+  if (state !== 'frozen') return 'not hard frozen: as in the fridge';
+  if (its.freezerIcyVerdict === 'discard') return 'out once it softened';
+  const icy = its.freezerIcyVerdict === 'refreeze' ? 'freeze again' : 'freeze again, with loss';
+  return its.freezerThawedVerdict === 'discard' ? `icy: ${icy}; thawed: out` : `icy or thawed: ${icy}`;
+}
+
+/** "Mutton mince 500 g ×7" of packages alike, in the order given. */
+function names(things: readonly DeskThing[]): string {
+  const counts = new Map<string, number>();
+  for (const { called, amount_words } of things) {
+    const name = `${called} ${amount_words}`;
+    counts.set(name, (counts.get(name) ?? 0) + 1);
+  }
+  return [...counts].map(([name, many]) => (many === 1 ? name : `${name} ×${many}`)).join(' · ');
+}
+
+/**
+ * The paper card, one page of A4: what lies where by what is to be done with it, limits of each appliance, boxes for readings, the
+ * telltale's key and the rules in words. It needs no power.
+ */
+export async function printCard(): Promise<Buffer> {
+  const { household, today } = await viewContext();
+  const view = await readDesk({});
+  const { document, page, done } = beginPaper('Orderly Frost power cut card', PAGE_MM, household.settings);
+  const wide = PAGE_MM[0] * MM - 2 * EDGE;
+  const bottom = PAGE_MM[1] * MM - EDGE;
+  const classes = new Map(view.classes.map((one) => [one.id, one]));
+  const partOf = new Map(view.zones.map(({ id, part }) => [id, part]));
+  document.addPage(page);
+  let y = EDGE;
+  const write = (words: string, size: number, font: PaperFont = 'text', room = bottom - y): void => {
+    if (y + size * 1.2 > bottom) return;
+    document.font(font).fontSize(size);
+    const high = Math.max(size * 1.2, Math.min(document.heightOfString(words, { width: wide }), room));
+    document
+      .fillColor(font === 'text' ? PAPER_SLATE : PAPER_INK)
+      .text(words, EDGE, y, { width: wide, height: high, ellipsis: true });
+    y += high;
+  };
+  write('If the power goes', 19, 'heading');
+  write(
+    `${household.name} · stock of ${sayFullDate(today)}, ${view.things.length} packages · went off ____________   came back ____________`,
+    9.5,
+  );
+  y += 4;
+  for (const rule of RULES) write(`• ${rule}`, 8.5);
+  write(TELLTALES, 8.5, 'strong');
+  y += 4;
+  // Every part gets its share of what is left of the page, by how much lies in it.
+  const parts = view.parts.map((part) => ({
+    part,
+    things: view.things.filter(({ zoneId }) => zoneId !== null && partOf.get(zoneId) === part.id),
+  }));
+  const roomEach = (bottom - y - parts.length * 46) / Math.max(1, view.things.length + parts.length * 6);
+  for (const { part, things } of parts) {
+    const limit = publishedLimitHours({ kind: part.kind, fill: part.fill, doors: 'shut' });
+    const room = roomEach * (things.length + 6);
+    const until = y + 40 + room;
+    write(
+      `${part.called}: ${sayHours(limit)} with the door shut${part.kind === 'freezer' ? `, ${Math.round(part.fill * 100)} % full` : ''}; ${sayHours(limit / 2)} if opened often · ${things.length} packages`,
+      11,
+      'heading',
+    );
+    const box = (wide - 8) / READINGS;
+    for (let at = 0; at < READINGS; at++) {
+      document
+        .rect(EDGE + at * box, y + 2, box - 4, 17)
+        .lineWidth(0.6)
+        .stroke(PAPER_SLATE);
+      document
+        .font('text')
+        .fontSize(7)
+        .fillColor(PAPER_SLATE)
+        .text('at             °C', EDGE + at * box + 4, y + 8, { width: box - 10, height: 9 });
+    }
+    y += 22;
+    const groups = new Map<string, DeskThing[]>();
+    for (const thing of things) {
+      const its = classes.get(thing.class);
+      if (!its) continue;
+      const group = groupOf(thing, part.kind, its);
+      groups.set(group, [...(groups.get(group) ?? []), thing]);
+    }
+    for (const [group, its] of groups) {
+      const left = until - y;
+      if (left < 20) break;
+      write(`${group} (${its.length})`, 8.5, 'strong');
+      write(names(its), 8, 'text', Math.max(10, until - y));
+    }
+    y += 3;
+  }
+  document.end();
+  return done;
+}

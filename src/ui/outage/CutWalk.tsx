@@ -1,0 +1,111 @@
+'use client';
+
+import { useState } from 'react';
+import type { Seen } from '@/core/model/cut';
+import type { DeskView } from '@/services/outage/cutDesk';
+import { Said } from '../units/Said';
+import { useSay } from '../units/useSay';
+import { VERDICT_GROUPS } from './cutWords';
+import type { Judged } from './deskOf';
+import { SeenButtons } from './SeenButtons';
+
+/** What a look may change: all but what keeps by itself, and what has been soiled or is past its date anyway. */
+const wantsLook = ({ verdict }: Judged): boolean =>
+  verdict.verdict !== 'keep' && verdict.rule !== 'O6' && verdict.rule !== 'date';
+const lookedAt = ({ seen }: Judged): boolean => Object.keys(seen?.seen ?? {}).length > 0;
+
+/** A walk along the zones in the order of doors: one package at a time, large, for one hand; each answer is kept as it is given. */
+export function CutWalk({
+  view,
+  judged,
+  onSeen,
+  onEnd,
+}: {
+  view: DeskView;
+  judged: readonly Judged[];
+  onSeen: (ids: string[], seen: Seen) => void;
+  onEnd: () => void;
+}) {
+  const say = useSay();
+  // Who is asked is settled at the start, so that nothing jumps while one answers; half of a walk begins where it was left.
+  const [ids] = useState(() =>
+    view.zones.flatMap(({ id }) =>
+      judged.filter((one) => one.thing.zoneId === id && wantsLook(one)).map(({ thing }) => thing.id),
+    ),
+  );
+  const byId = new Map(judged.map((one) => [one.thing.id, one]));
+  const stops = ids.flatMap((id) => byId.get(id) ?? []);
+  const [at, setAt] = useState(() =>
+    Math.max(
+      0,
+      stops.findIndex((one) => !lookedAt(one)),
+    ),
+  );
+  const here = stops[at];
+  const zone = view.zones.find(({ id }) => id === here?.thing.zoneId);
+  const part = view.parts.find(({ id }) => id === zone?.part);
+  const group = VERDICT_GROUPS.find(({ verdict }) => verdict === here?.verdict.verdict);
+  const looked = stops.filter(lookedAt).length;
+  if (!here)
+    return (
+      <section aria-label="Walk the zones" className="card space-y-3 p-5">
+        <h2 className="text-2xl">Nothing wants a look</h2>
+        <p>
+          {stops.length === 0
+            ? 'By what is known, everything keeps, or nothing would change it.'
+            : `${looked} of ${stops.length} looked at. What was not seen is judged by the clock.`}
+        </p>
+        <button type="button" className="button" data-main="true" onClick={onEnd}>
+          To the verdicts
+        </button>
+      </section>
+    );
+  return (
+    <section aria-label="Walk the zones" className="card space-y-4 p-5">
+      <div>
+        <p className="text-slate">
+          {part?.called} · {zone?.name} · {at + 1} of {stops.length}
+        </p>
+        <progress className="h-2 w-full" value={looked} max={stops.length} aria-label="Looked at" />
+      </div>
+      <h2 className="text-3xl">
+        {here.thing.called} {say(here.thing.amount_words)}
+        <span className="ml-2 text-xl text-slate">{here.thing.code}</span>
+      </h2>
+      <p className={`border-l-8 pl-3 text-lg ${group?.edge ?? ''}`} role="status">
+        <b className="font-heading">{group?.title}</b>: <Said>{here.verdict.says}</Said>
+        <span className="block text-[0.9375rem] text-slate">
+          <Said>{here.verdict.evidence}</Said>
+        </span>
+      </p>
+      <SeenButtons
+        key={here.thing.id}
+        large
+        frozen={here.thing.state === 'frozen'}
+        seen={here.seen?.seen ?? {}}
+        onSeen={(seen) => onSeen([here.thing.id], seen)}
+      />
+      <div className="flex flex-wrap gap-2">
+        <button
+          type="button"
+          className="button min-h-14 flex-1 text-lg"
+          data-main="true"
+          onClick={() => setAt(at + 1)}
+        >
+          {at + 1 < stops.length ? 'Next' : 'That was the last'}
+        </button>
+        <button
+          type="button"
+          className="button min-h-14 text-lg"
+          disabled={at === 0}
+          onClick={() => setAt(at - 1)}
+        >
+          Back
+        </button>
+        <button type="button" className="button min-h-14 text-lg" onClick={onEnd}>
+          Stop here
+        </button>
+      </div>
+    </section>
+  );
+}

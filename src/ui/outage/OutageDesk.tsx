@@ -1,0 +1,276 @@
+'use client';
+
+import dynamic from 'next/dynamic';
+import { useMemo, useState } from 'react';
+import type { Seen } from '@/core/model/cut';
+import type { CutForecast } from '@/core/powercut/forecastCut';
+import { partForecast } from '@/core/powercut/partForecast';
+import type { DeskView } from '@/services/outage/cutDesk';
+import { useDoor } from '../door/useDoor';
+import { useClock, useNow } from '../haul/useNow';
+import { BeginCut, localInput } from './BeginCut';
+import { CutWalk } from './CutWalk';
+import { DID_WORDS, sayLeft, toRawSeen } from './cutWords';
+import { DecideSheet } from './DecideSheet';
+import { type Desk, deskOf, type Judged } from './deskOf';
+import { MeasuresCard } from './MeasuresCard';
+import { NextCard } from './NextCard';
+import { PartCard } from './PartCard';
+import { useForecasts } from './useForecasts';
+import { VerdictGroups } from './VerdictGroups';
+
+const CutChart = dynamic(() => import('./CutChart').then((module) => module.CutChart), { ssr: false });
+
+const TICK_MS = 20_000;
+const HOUR_MS = 3_600_000;
+
+/** The outage desk: before, during and after a power cut. It judges and forecasts in the page itself. */
+export function OutageDesk({ view }: { view: DeskView }) {
+  const now = useNow(view.now, TICK_MS);
+  const desk = useMemo(() => deskOf(view, now), [view, now]);
+  return desk ? <OpenCut view={view} desk={desk} now={now} /> : <BeginCut view={view} />;
+}
+
+function OpenCut({ view, desk, now }: { view: DeskView; desk: Desk; now: string }) {
+  const { act, busy } = useDoor();
+  const { cut, judged } = desk;
+  const ended = cut.until !== null;
+  const drawn = cut.parts.filter((part) => part.drawn);
+  const [shownId, setShown] = useState<string | null>(null);
+  const [walking, setWalking] = useState(false);
+  const [deciding, setDeciding] = useState<Judged[] | null>(null);
+  const requests = useMemo(
+    () =>
+      drawn.flatMap((part) => {
+        const own = view.parts.find(({ id }) => id === part.id);
+        return own ? [{ part, request: partForecast(cut, part, own, view) }] : [];
+      }),
+    // The parts are those of the cut.
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- `drawn` is made of `cut` anew each time
+    [cut, view],
+  );
+  const answers = useForecasts(requests.map(({ request }) => request));
+  const forecasts = new Map(
+    requests.flatMap(({ part }, at): [string, CutForecast][] => {
+      const forecast = answers[at];
+      return forecast ? [[part.id, forecast]] : [];
+    }),
+  );
+  const shown =
+    requests.find(({ part }) => part.id === shownId) ??
+    requests.find(({ part }) => part.kind === 'freezer') ??
+    requests[0];
+  const shownForecast = shown && forecasts.get(shown.part.id);
+  const zones = useMemo(() => new Map(view.zones.map(({ id, name }) => [id, name])), [view.zones]);
+  const see = (ids: string[], seen: Seen): void =>
+    void act({ type: 'cut.see', cut: cut.id, packages: ids, seen: toRawSeen(seen) });
+  const toDo = judged.filter(({ verdict }) => !['keep', 'check'].includes(verdict.verdict));
+  const hours = (Date.parse(cut.until ?? now) - Date.parse(cut.from)) / HOUR_MS;
+  const readings = (part: string) => view.readings.filter((one) => one.part === part && one.cut === cut.id);
+  return (
+    <div className="space-y-4">
+      <CutHead view={view} desk={desk} hours={hours} />
+      {walking ? (
+        <CutWalk view={view} judged={judged} onSeen={see} onEnd={() => setWalking(false)} />
+      ) : (
+        <div className="grid gap-5 lg:grid-cols-[minmax(0,1.5fr)_minmax(0,1fr)]">
+          <div className="space-y-4 max-lg:contents">
+            <div className="grid gap-4 max-lg:order-1 sm:grid-cols-2 xl:grid-cols-3">
+              {cut.parts.map((part) => (
+                <PartCard
+                  key={part.id}
+                  cut={cut}
+                  part={part}
+                  readings={readings(part.id)}
+                  openings={view.openings.filter((one) => one.part === part.id && one.cut === cut.id).length}
+                  forecast={forecasts.get(part.id)}
+                  now={now}
+                  shown={shown?.part.id === part.id}
+                  onShow={() => setShown(part.id)}
+                />
+              ))}
+            </div>
+            <div className="space-y-4 max-lg:order-3">
+              {!ended && <NextCard view={view} desk={desk} forecasts={forecasts} now={now} />}
+              {shown && shownForecast && (
+                <CutChart
+                  cut={cut}
+                  called={shown.part.called}
+                  forecast={shownForecast}
+                  readings={readings(shown.part.id)}
+                  now={now}
+                />
+              )}
+              {shown && !ended && <MeasuresCard called={shown.part.called} request={shown.request} />}
+            </div>
+          </div>
+          <section aria-labelledby="verdicts" className="space-y-3 max-lg:order-2">
+            <div>
+              <h2 id="verdicts" className="text-2xl">
+                {ended ? 'What to do with the food' : 'If it came back now'}
+              </h2>
+              <p role="status" className="text-slate">
+                {judged.length} packages judged · when in doubt, throw it out
+                {desk.cameLater > 0 ? ` · ${desk.cameLater} came in since, not judged` : ''}
+              </p>
+            </div>
+            <div className="flex flex-wrap gap-2">
+              <button type="button" className="button" data-main={ended} onClick={() => setWalking(true)}>
+                Walk the zones
+              </button>
+              {ended && (
+                <button
+                  type="button"
+                  className="button"
+                  disabled={busy || toDo.length === 0}
+                  onClick={() => setDeciding(toDo)}
+                >
+                  Do what is decided: {toDo.length}
+                </button>
+              )}
+            </div>
+            <VerdictGroups judged={judged} zones={zones} onSeen={see} onDecide={ended ? setDeciding : null} />
+            <Done desk={desk} />
+          </section>
+        </div>
+      )}
+      {deciding && (
+        <DecideSheet
+          cut={cut.id}
+          items={deciding}
+          currency={view.currency}
+          onClose={() => setDeciding(null)}
+        />
+      )}
+    </div>
+  );
+}
+
+/** Since when, how long, and the way on: power is back, put right, put away. */
+function CutHead({ view, desk: { cut }, hours }: { view: DeskView; desk: Desk; hours: number }) {
+  const { act, busy } = useDoor();
+  const clock = useClock(view.now);
+  const [editing, setEditing] = useState(false);
+  const [from, setFrom] = useState(localInput(Date.parse(cut.from)));
+  const [until, setUntil] = useState(cut.until === null ? '' : localInput(Date.parse(cut.until)));
+  const sayTime = (at: string): string =>
+    new Date(at).toLocaleString('en-GB', { weekday: 'short', hour: '2-digit', minute: '2-digit' });
+  const ended = cut.until !== null;
+  const sound = from !== '' && (until === '' || Date.parse(until) >= Date.parse(from));
+  return (
+    <section aria-label="The power cut" className="space-y-3">
+      <div className="flex flex-wrap items-center gap-3">
+        <h1 className="mr-auto text-[1.6rem]">
+          {ended
+            ? `The power was off for ${sayLeft(hours)}, until ${sayTime(cut.until ?? '')}`
+            : `Power off since ${sayTime(cut.from)}, ${sayLeft(hours)} ago`}
+        </h1>
+        {!ended && (
+          <button
+            type="button"
+            className="button min-h-12 text-lg"
+            data-main="true"
+            disabled={busy}
+            onClick={() => void act({ type: 'cut.time', cut: cut.id, from: cut.from, until: clock() })}
+          >
+            Power is back
+          </button>
+        )}
+        <button type="button" className="button" aria-expanded={editing} onClick={() => setEditing(!editing)}>
+          Times
+        </button>
+        <a className="button" href="/api/v1/outage/card" target="_blank" rel="noreferrer">
+          Paper card
+        </a>
+        {ended && (
+          <button
+            type="button"
+            className="button"
+            disabled={busy}
+            onClick={() => void act({ type: 'cut.close', cut: cut.id })}
+          >
+            {cut.closedAt === null ? 'Put the desk away' : 'Put away'}
+          </button>
+        )}
+      </div>
+      {editing && (
+        <form
+          className="card flex flex-wrap items-end gap-3 p-4"
+          onSubmit={(event) => {
+            event.preventDefault();
+            if (!sound) return;
+            const told = {
+              from: new Date(from).toISOString(),
+              until: until === '' ? null : new Date(until).toISOString(),
+            };
+            void act({ type: 'cut.time', cut: cut.id, ...told }).then(
+              (answers) => answers && setEditing(false),
+            );
+          }}
+        >
+          <label>
+            <span className="block text-slate">Power went off</span>
+            <input
+              className="field"
+              type="datetime-local"
+              value={from}
+              onChange={(event) => setFrom(event.target.value)}
+            />
+          </label>
+          <label>
+            <span className="block text-slate">Power came back (empty while it is off)</span>
+            <input
+              className="field"
+              type="datetime-local"
+              value={until}
+              onChange={(event) => setUntil(event.target.value)}
+            />
+          </label>
+          <button type="submit" className="button" data-main="true" disabled={busy || !sound}>
+            Put right
+          </button>
+          <p role="alert" className="w-full text-beet">
+            {sound ? '' : 'The power came back before it went; check the two times.'}
+          </p>
+        </form>
+      )}
+      {view.readings.length === 0 && !ended && (
+        <p className="text-slate">
+          A thermometer read in the first quarter of the cut and once near its end proves most. Middle of a
+          shelf, not the door; shut it quickly.
+        </p>
+      )}
+    </section>
+  );
+}
+
+/** What was decided and done, with what was lost. */
+function Done({ desk: { cut, done } }: { desk: Desk }) {
+  const things = done.flatMap((one) => one.things);
+  if (things.length === 0) return null;
+  const lost = things.filter(({ did }) => did === 'discard');
+  return (
+    <section aria-label="Done" className="card px-4 py-3">
+      <h3 className="flex items-baseline justify-between text-lg">
+        Done <span>{things.length}</span>
+      </h3>
+      <ul className="text-[0.9375rem]">
+        {things.map((one) => (
+          <li key={one.package}>
+            {one.called} {one.code}: {DID_WORDS[one.did]}
+          </li>
+        ))}
+      </ul>
+      {lost.length > 0 && (
+        <div className="mt-2 flex flex-wrap gap-2">
+          <a className="button" href={`/api/v1/outage/losses?cut=${cut.id}`} target="_blank" rel="noreferrer">
+            Loss list
+          </a>
+          <a className="button" href={`/api/v1/outage/losses/csv?cut=${cut.id}`} download>
+            Save as CSV
+          </a>
+        </div>
+      )}
+    </section>
+  );
+}

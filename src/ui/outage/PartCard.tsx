@@ -1,0 +1,231 @@
+'use client';
+
+import { useState } from 'react';
+import { v4 as newUuid } from 'uuid';
+import type { Cut, CutPart, CutReading } from '@/core/model/cut';
+import type { CutForecast } from '@/core/powercut/forecastCut';
+import { useDoor } from '../door/useDoor';
+import { Choice } from '../forms/Choice';
+import { degreesOf, readDegrees } from '../units/readDegrees';
+import { useSay } from '../units/useSay';
+import { useUnits } from '../units/useWording';
+import { DOOR_CHOICES, sayLeft, TELLTALE_CHOICES } from './cutWords';
+import { sayCelsius } from '@/core/powercut/sayCut';
+
+const HOUR_MS = 3_600_000;
+const SOON_H = 2;
+
+/** Words for how long it holds: about, surely, published, and what to act on. */
+function forecastWords(forecast: CutForecast, gone: number, kind: CutPart['kind']): string {
+  const { to4c, publishedLimitH, safeUntilH } = forecast;
+  // Controlled food may stand above 4.4 °C for less than two hours in a fridge (O1).
+  const grace = kind === 'fridge' ? 2 : 0;
+  const left = (hours: number): string =>
+    !Number.isFinite(hours) ? 'days' : hours <= gone ? 'no time' : sayLeft(hours - gone);
+  return `about ${left(to4c.p50 + grace)} left, surely ${left(to4c.p10 + grace)}; published: ${left(publishedLimitH)}; act on ${left(safeUntilH)}`;
+}
+
+/** One part of the cut: how long it still holds, its thermometer in one tap, its doors counted, its telltale. */
+export function PartCard({
+  cut,
+  part,
+  readings,
+  openings,
+  forecast,
+  now,
+  shown,
+  onShow,
+}: {
+  cut: Cut;
+  part: CutPart;
+  readings: readonly CutReading[];
+  openings: number;
+  forecast: CutForecast | undefined;
+  now: string;
+  /** Its chart is the one that is shown. */
+  shown: boolean;
+  onShow: () => void;
+}) {
+  const { act, busy } = useDoor();
+  const say = useSay();
+  const units = useUnits();
+  const [typed, setTyped] = useState('');
+  const [more, setMore] = useState(false);
+  const celsius = readDegrees(typed, units);
+  const sound = Number.isFinite(celsius) && Math.abs(celsius) <= 120;
+  const ended = cut.until !== null;
+  const gone = (Date.parse(cut.until ?? now) - Date.parse(cut.from)) / HOUR_MS;
+  const left = forecast ? forecast.safeUntilH - gone : null;
+  const last = [...readings].sort((a, b) => (a.at < b.at ? -1 : 1)).at(-1);
+  const pressing = left !== null && left <= SOON_H && part.drawn && !ended;
+  const set = (change: Partial<CutPart>, off = false): void => {
+    const { called, kind, drawn, ...told } = { ...part, ...change };
+    void act({ type: 'cut.part', cut: cut.id, part: drawn ? told : { ...told, called, kind }, off });
+  };
+  const time = (at: string): string =>
+    new Date(at).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
+  return (
+    <section
+      aria-label={part.called}
+      className={`card flex flex-col gap-2 p-4 ${pressing ? 'border-2 border-ember' : ''}`}
+    >
+      <h3 className="flex items-baseline justify-between gap-2 text-lg">
+        {part.called}
+        {part.drawn && !shown && (
+          <button type="button" className="button border-transparent px-2 text-deep" onClick={onShow}>
+            Chart
+          </button>
+        )}
+      </h3>
+      {part.drawn && !ended && (
+        <p className="font-heading text-4xl font-bold" role="timer">
+          {left === null ? '…' : left <= 0 ? 'act now' : sayLeft(left)}
+        </p>
+      )}
+      <p className="text-[0.9375rem] text-slate">
+        {part.drawn && forecast ? `${say(forecastWords(forecast, ended ? 0 : gone, part.kind))} · ` : ''}
+        {Math.round(part.fill * 100)} % full
+        {last ? say(` · read ${sayCelsius(last.c)} at ${time(last.at)}`) : ' · not read yet'}
+        {openings > 0 ? ` · opened ${openings === 1 ? 'once' : `${openings} times`}` : ''}
+      </p>
+      <form
+        className="mt-auto flex flex-wrap items-end gap-2"
+        onSubmit={(event) => {
+          event.preventDefault();
+          if (!sound) return;
+          void act({ type: 'cut.read', cut: cut.id, part: part.id, reading: newUuid(), c: celsius }).then(
+            (answers) => answers && setTyped(''),
+          );
+        }}
+      >
+        <label className="w-24">
+          <span className="sr-only">
+            {part.called} reads, {degreesOf(units)}
+          </span>
+          <input
+            className="field"
+            inputMode="text"
+            placeholder={degreesOf(units)}
+            value={typed}
+            onChange={(event) => setTyped(event.target.value)}
+          />
+        </label>
+        <button type="submit" className="button" data-main={sound} disabled={busy || !sound}>
+          Read
+        </button>
+        {!ended && (
+          <button
+            type="button"
+            className="button"
+            disabled={busy}
+            aria-label={`The door of ${part.called} was opened`}
+            onClick={() => void act({ type: 'cut.open', cut: cut.id, part: part.id, opening: newUuid() })}
+          >
+            Opened
+          </button>
+        )}
+        <button
+          type="button"
+          className="button border-transparent"
+          aria-expanded={more}
+          aria-label={`More of ${part.called}`}
+          onClick={() => setMore(!more)}
+        >
+          …
+        </button>
+      </form>
+      {part.kind === 'freezer' && (
+        <Choice
+          label="Telltale: bag of ice cubes, or a frozen cup with a coin"
+          value={part.telltale}
+          choices={TELLTALE_CHOICES}
+          onChoose={(telltale) => set({ telltale })}
+        />
+      )}
+      {more && (
+        <div className="grid grid-cols-2 gap-2">
+          <Choice
+            label="Door"
+            value={part.doors}
+            choices={DOOR_CHOICES}
+            onChoose={(doors) => set({ doors })}
+          />
+          <Figure
+            label="Full, %"
+            value={part.fill * 100}
+            most={100}
+            onSet={(fill) => set({ fill: fill / 100 })}
+          />
+          <Figure label="Ice packs, kg" value={part.iceKg} most={200} onSet={(iceKg) => set({ iceKg })} />
+          <Figure
+            label="Water bottles, kg"
+            value={part.waterKg}
+            most={200}
+            onSet={(waterKg) => set({ waterKg })}
+          />
+          <Figure
+            label="Room, °C"
+            value={part.roomC}
+            least={-20}
+            most={50}
+            onSet={(roomC) => set({ roomC })}
+          />
+          <button type="button" className="button self-end" disabled={busy} onClick={() => set({}, true)}>
+            {part.drawn ? 'It had power' : 'Not used'}
+          </button>
+          {readings.length > 0 && (
+            <ul className="col-span-2 text-[0.9375rem]">
+              {readings.map((reading) => (
+                <li key={reading.id} className="flex items-center gap-2">
+                  {time(reading.at)}: {say(sayCelsius(reading.c))}
+                  <button
+                    type="button"
+                    className="button border-transparent"
+                    aria-label={`Take the reading of ${time(reading.at)} away`}
+                    onClick={() =>
+                      void act({ type: 'cut.read', cut: cut.id, part: part.id, reading: reading.id, c: null })
+                    }
+                  >
+                    ✕
+                  </button>
+                </li>
+              ))}
+            </ul>
+          )}
+        </div>
+      )}
+    </section>
+  );
+}
+
+/** A figure that is told once one leaves the field. */
+function Figure({
+  label,
+  value,
+  least = 0,
+  most,
+  onSet,
+}: {
+  label: string;
+  value: number;
+  least?: number;
+  most: number;
+  onSet: (value: number) => void;
+}) {
+  const [text, setText] = useState(String(Math.round(value * 10) / 10));
+  const number = Number(text.replace(',', '.').replace('−', '-'));
+  const sound = text.trim() !== '' && number >= least && number <= most;
+  return (
+    <label>
+      <span className="block text-slate">{label}</span>
+      <input
+        className="field"
+        inputMode="decimal"
+        value={text}
+        aria-invalid={!sound}
+        onChange={(event) => setText(event.target.value)}
+        onBlur={() => sound && Math.abs(number - value) > 0.05 && onSet(number)}
+      />
+    </label>
+  );
+}

@@ -1,0 +1,83 @@
+import type { CutDeed, DOORS, Seen, TELLTALES } from '@/core/model/cut';
+import type { OutageVerdict } from '@/core/model/outageClass';
+import { sayHours } from '@/core/powercut/sayCut';
+
+export const TELLTALE_CHOICES: readonly (readonly [(typeof TELLTALES)[number], string])[] = [
+  ['none', 'none, or not looked at'],
+  ['loose', 'cubes loose and sharp'],
+  ['rounded', 'rounded or wet, still separate'],
+  ['one-block', 'one block, or the coin sank'],
+  ['water', 'water'],
+];
+
+export const DOOR_CHOICES: readonly (readonly [(typeof DOORS)[number], string])[] = [
+  ['shut', 'kept shut'],
+  ['opened', 'opened often'],
+  ['unknown', 'nobody knows'],
+];
+
+/** What to do, the most pressing first. The edge lends the group its colour; what may be done is what the verdict asks. */
+export const VERDICT_GROUPS: {
+  verdict: OutageVerdict;
+  title: string;
+  edge: string;
+  did: CutDeed | null;
+  button: string;
+}[] = [
+  { verdict: 'discard', title: 'Throw out', edge: 'border-beet', did: 'discard', button: 'Throw out' },
+  {
+    verdict: 'cook-now',
+    title: 'Cook now',
+    edge: 'border-ember',
+    did: 'cook-now',
+    button: 'To be cooked now',
+  },
+  {
+    verdict: 'eat-soon',
+    title: 'Eat by tomorrow',
+    edge: 'border-ember',
+    did: 'eat-soon',
+    button: 'Eat by tomorrow',
+  },
+  { verdict: 'check', title: 'Look first', edge: 'border-honey', did: null, button: '' },
+  {
+    verdict: 'refreeze-quality-loss',
+    title: 'Freeze again, for cooking',
+    edge: 'border-honey',
+    did: 'refreeze',
+    button: 'Frozen again',
+  },
+  { verdict: 'refreeze', title: 'Freeze again', edge: 'border-ice', did: 'refreeze', button: 'Frozen again' },
+  { verdict: 'keep', title: 'Keeps', edge: 'border-ice', did: null, button: '' },
+];
+
+export const DID_WORDS: Readonly<Record<CutDeed, string>> = {
+  discard: 'thrown out',
+  'cook-now': 'to be cooked now',
+  'eat-soon': 'eat by tomorrow',
+  refreeze: 'frozen again',
+};
+
+export const CERTAINTY_WORDS = {
+  measured: 'seen or measured',
+  published: 'published limit',
+  assumed: 'assumed, to be safe',
+} as const;
+
+/** What was seen, as the API takes it. */
+export const toRawSeen = (seen: Seen): Record<string, unknown> => ({
+  ...(seen.iceCrystals === undefined ? {} : { ice_crystals: seen.iceCrystals }),
+  ...(seen.measuredC === undefined ? {} : { measured_c: seen.measuredC }),
+  ...(seen.mould === undefined ? {} : { mould: seen.mould }),
+  ...(seen.slime === undefined ? {} : { slime: seen.slime }),
+  ...(seen.offSmell === undefined ? {} : { off_smell: seen.offSmell }),
+  ...(seen.sealBroken === undefined ? {} : { seal_broken: seen.sealBroken }),
+  ...(seen.drippedOn === undefined ? {} : { dripped_on: seen.drippedOn }),
+  ...(seen.flooded === undefined ? {} : { flooded: seen.flooded }),
+});
+
+/** "1 h 10 min", "31 h", "2½ days": rounded down, and never as exact as it is not. */
+export function sayLeft(hours: number): string {
+  if (hours >= 48) return `${Math.floor(hours / 12) / 2} days`;
+  return hours >= 6 ? `${Math.floor(hours)} h` : sayHours(Math.floor(hours * 60) / 60);
+}

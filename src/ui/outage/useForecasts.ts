@@ -1,0 +1,53 @@
+'use client';
+
+import { useEffect, useState } from 'react';
+import type { CutRequest } from '@/core/powercut/cutForecast';
+import type { CutForecast } from '@/core/powercut/forecastCut';
+import type { CutReply } from '@/workers/cutWorker';
+
+const MOST_KEPT = 200;
+const answers = new Map<string, CutForecast>();
+const waiting = new Map<number, (forecast: CutForecast) => void>();
+const asked = new Set<string>();
+let worker: Worker | null = null;
+let next = 1;
+
+function ask(request: CutRequest): Promise<CutForecast> {
+  if (!worker) {
+    worker = new Worker(new URL('../../workers/cutWorker.ts', import.meta.url));
+    worker.onmessage = ({ data }: MessageEvent<CutReply>) => {
+      waiting.get(data.id)?.(data.forecast);
+      waiting.delete(data.id);
+    };
+  }
+  const id = next++;
+  const post = worker;
+  return new Promise((resolve) => {
+    waiting.set(id, resolve);
+    post.postMessage({ id, request });
+  });
+}
+
+/** Forecasts of some cuts, worked out in a web worker, on a phone and without a network too; `undefined` while one is not ready. */
+export function useForecasts(requests: readonly CutRequest[]): (CutForecast | undefined)[] {
+  const keys = requests.map((request) => JSON.stringify(request));
+  const [, renew] = useState(0);
+  const all = keys.join('\n');
+  useEffect(() => {
+    let stale = false;
+    for (const key of all === '' ? [] : all.split('\n')) {
+      if (answers.has(key) || asked.has(key)) continue;
+      asked.add(key);
+      void ask(JSON.parse(key) as CutRequest).then((forecast) => {
+        if (answers.size > MOST_KEPT) answers.clear();
+        answers.set(key, forecast);
+        asked.delete(key);
+        if (!stale) renew((count) => count + 1);
+      });
+    }
+    return () => {
+      stale = true;
+    };
+  }, [all]);
+  return keys.map((key) => answers.get(key));
+}
