@@ -29,7 +29,7 @@ const CORE_FLOORS = [
   ['foods', 'kitchen', 'packaging', 'firstout'],
   ['keeping', 'thermal'],
   ['portions', 'placement', 'powercut'],
-  ['quickline'],
+  ['quickline', 'drill'],
   ['haul'],
   ['ledger'],
   ['labels'],

@@ -11,6 +11,7 @@ const [, , host, portText] = process.argv;
 const port = Number(portText);
 
 /** A request that has not come in whole by then is ended. */
+const KEEP_ALIVE_MS = 65_000;
 const REQUEST_MS = 20_000;
 const HEADERS_MS = 10_000;
 const LONGEST_ADDRESS = 8_000;
@@ -100,6 +101,8 @@ const server = createServer((request, response) => {
   });
 });
 server.requestTimeout = REQUEST_MS;
+// Longer than proxies and browsers keep a silent connection, so that none is closed while a request is on its way.
+server.keepAliveTimeout = KEEP_ALIVE_MS;
 server.headersTimeout = HEADERS_MS;
 server.connectionsCheckingInterval = 2_000;
 server.on('clientError', (error, socket) => {

@@ -4,6 +4,8 @@ import { readCommands } from '@/services/door/readCommands';
 import { type CommandAnswer, runLocked } from '@/services/door/runCommands';
 import { closeDatabase, sql, transaction } from '@/store/database';
 import { addHousehold } from '@/store/households';
+import type { DeskView } from '@/services/outage/cutDesk';
+import { deskOf } from '@/ui/outage/deskOf';
 import { get, post } from '../fixtures/api';
 
 const made: number[] = [];
@@ -150,21 +152,27 @@ it('after a cut there is one verdict for each package in the appliances told, an
       };
       lying.push(...packages.map(({ code }) => code));
     }
-    const { status, body } = await post('/api/v1/judge/stock', {
-      appliances: told.map(({ id, cold }) => ({
-        id,
-        kind: cold,
-        from: from.toISOString(),
-        until: until.toISOString(),
-      })),
-    });
-    expect(status).toBe(200);
-    const judged = (
-      body.verdicts as { package: { code: string }; verdict: string; rule: string; source: string }[]
-    ).map(({ package: { code } }) => code);
-    expect([...judged].sort()).toEqual([...lying].sort());
-    expect(new Set(judged).size).toBe(judged.length);
-    for (const { rule, source } of body.verdicts)
-      expect([rule, source].every((words) => words.length > 1)).toBe(true);
+    const cut = randomUUID();
+    const ids = [randomUUID(), randomUUID()];
+    const parts = told.map(({ id }) => ({ id, fill: 0.5, doors: 'shut' }));
+    const begun = await post('/api/v1/commands', [
+      { id: ids[0], type: 'cut.begin', cut, from: from.toISOString(), parts },
+      { id: ids[1], type: 'cut.time', cut, from: from.toISOString(), until: until.toISOString() },
+    ]);
+    expect([begun.status, begun.body]).toEqual([200, expect.anything()]);
+    const view = (await get('/api/v1/outage')).body as DeskView;
+    const judged = deskOf(view, view.now)?.judged ?? [];
+    const codes = judged.map(({ thing }) => thing.code);
+    // What came or went in the last minute may be on one side only.
+    const still = new Set(view.things.filter(({ moves }) => moves.length === 0).map(({ code }) => code));
+    expect(codes.filter((code) => still.has(code)).sort()).toEqual(
+      lying.filter((code) => still.has(code)).sort(),
+    );
+    expect(new Set(codes).size).toBe(codes.length);
+    expect(codes.length).toBeGreaterThan(0);
+    for (const { verdict } of judged)
+      expect([verdict.rule, verdict.source].every((words) => words.length > 1)).toBe(true);
+    for (const command of ids.reverse())
+      await post('/api/v1/commands', { id: randomUUID(), type: 'ledger.undo', command });
   }
 });

@@ -88,6 +88,16 @@ export interface CutPlan {
   ticked: string[];
 }
 
+/** How an exercise went, the best of all tries. */
+export interface DrillRecord {
+  drill: string;
+  plays: number;
+  safe: boolean;
+  /** Share of what might have been eaten that was thrown out, 0 to 1. */
+  wasted: number;
+  minutes: number;
+}
+
 /** What is done about a verdict. */
 export const CUT_DEEDS = ['discard', 'cook-now', 'eat-soon', 'refreeze'] as const;
 export type CutDeed = (typeof CUT_DEEDS)[number];

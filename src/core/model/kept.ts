@@ -1,4 +1,4 @@
-import type { Cut, CutDecided, CutOpening, CutPlan, CutReading, CutSeen } from './cut';
+import type { Cut, CutDecided, CutOpening, CutPlan, CutReading, CutSeen, DrillRecord } from './cut';
 import type { AmountUnit } from '../units/sayAmount';
 
 /** A pack of a thing: 500 g, 1 l, 6 pieces. */
@@ -69,6 +69,7 @@ export interface Kept {
   'cut-seen': CutSeen;
   'cut-decided': CutDecided;
   'cut-plan': CutPlan;
+  drill: DrillRecord;
   /** Groups of foods in the order of the household's own way through the shop; one, under ''. */
   'shop-order': string[];
 }
@@ -84,6 +85,7 @@ export const KEPT_KINDS = [
   'cut-seen',
   'cut-decided',
   'cut-plan',
+  'drill',
   'shop-order',
 ] as const satisfies (keyof Kept)[];
 export type KeptKind = (typeof KEPT_KINDS)[number];

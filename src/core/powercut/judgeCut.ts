@@ -121,7 +121,7 @@ function byKind(pieces: readonly Piece[]): [CutPart['kind'], Piece[]][] {
 
 /** What is past its own date never keeps, whatever the cut did to it. */
 function withItsDate(verdict: ItemVerdict, { past }: CutThing): ItemVerdict {
-  if (!past) return verdict;
+  if (!past || verdict.rule === 'O6') return verdict;
   const own = { ...verdict, rule: 'date', evidence: past.says, certainty: 'published' as const };
   if (past.out) return { ...own, verdict: 'discard', says: `Throw it out, power cut or not: ${past.says}.` };
   return stricter(verdict, {

@@ -28,8 +28,8 @@ export interface PreparedThing {
 
 /** What to do before a storm. Litres and kilos; ids of parts and packages in order. */
 export interface Preparation {
-  /** Water for the gaps; a freezer's bottles freeze over so many days (THERMAL 5). */
-  water: { part: string; litres: number; days: number }[];
+  /** Water for the gaps: as much as freezes beside the food until then (THERMAL 5), of so many litres that are free. */
+  water: { part: string; litres: number; free: number }[];
   /** To be frozen from the fridge now, first out first, within a day's freeze-in limit. */
   freeze: string[];
   /** What would have to wait for another day. */
@@ -43,6 +43,8 @@ export interface Preparation {
 /** A fridge wants air, a freezer none (PRODUCT A7). */
 const FULL = { fridge: 0.8, freezer: 0.95 } as const;
 const LEAST_WATER_L = 1;
+/** More ice packs than that nobody has. */
+const MOST_FRIDGE_L = 6;
 /** Public advice: so many grams freeze in a litre of freezer a day (THERMAL 5). */
 const GRAMS_A_LITRE = 32;
 /** A kilogram of packed food and its wrap in a box, litres, and as much again for ice. */
@@ -65,8 +67,16 @@ function freezeNow(things: readonly PreparedThing[], limit: number): [freeze: st
   return [freeze, waits];
 }
 
-/** A checklist from the household's own stock and drawing, before the power goes. Pure; hours are the forecast's to tell. */
-export function prepareFor(parts: readonly PreparedPart[], things: readonly PreparedThing[]): Preparation {
+/**
+ * A checklist from the household's own stock and drawing, before the power goes. Hours are the forecast's to tell.
+ *
+ * @param days whole days in which water may freeze before it is needed, at least 1
+ */
+export function prepareFor(
+  parts: readonly PreparedPart[],
+  things: readonly PreparedThing[],
+  days: number,
+): Preparation {
   const kindOf = new Map(parts.map(({ id, kind }) => [id, kind]));
   const inFridge = things
     .filter(({ part, state, controlled, past }) => {
@@ -85,13 +95,17 @@ export function prepareFor(parts: readonly PreparedPart[], things: readonly Prep
   );
   const [freeze, waits] = freezeNow(mayFreeze, Math.min(limit, room));
   const frozen = new Set(freeze);
+  const food = inFridge.reduce((sum, { id, grams }) => sum + (frozen.has(id) ? grams : 0), 0);
+  const litresAll = freezers.reduce((sum, { litres }) => sum + litres, 0);
+  const perLitre = litresAll === 0 ? 0 : Math.max(0, limit * days - food) / 1000 / litresAll;
   const rest = inFridge.filter(({ id }) => !frozen.has(id));
   const restKg = rest.reduce((sum, { grams }) => sum + grams, 0) / 1000;
   return {
     water: parts.flatMap(({ id, kind, litres, fill }) => {
       const free = Math.floor(litres * Math.max(0, FULL[kind] - fill));
-      const days = kind === 'freezer' ? Math.ceil((free * 1000) / (litres * GRAMS_A_LITRE)) : 0;
-      return free < LEAST_WATER_L ? [] : [{ part: id, litres: free, days }];
+      const freezes = Math.floor(perLitre * litres);
+      const most = kind === 'freezer' ? freezes : MOST_FRIDGE_L;
+      return Math.min(free, most) < LEAST_WATER_L ? [] : [{ part: id, litres: Math.min(free, most), free }];
     }),
     freeze,
     waits,

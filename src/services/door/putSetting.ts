@@ -47,6 +47,7 @@ export async function putSetting(db: Sql, householdId: number, setting: Setting)
     case 'cut-seen':
     case 'cut-decided':
     case 'cut-plan':
+    case 'drill':
     case 'shop-order':
       return putKept(db, householdId, setting);
     case 'appliance':

@@ -30,7 +30,7 @@ export async function readLosses({ cut: id }: { cut: string }): Promise<Losses> 
   const things = [...kept['cut-decided'].values()]
     .filter((decided) => decided.cut === id)
     .flatMap(({ at, things: all }) => all.map((one) => ({ ...one, on: at })))
-    .filter(({ did }) => did === 'discard')
+    .filter(({ did, rule }) => did === 'discard' && rule !== 'date')
     .sort((a, b) => (a.called < b.called ? -1 : 1));
   const sum = (of: (one: CutOutcome) => number): number => things.reduce((all, one) => all + of(one), 0);
   const amount = (unit: CutOutcome['unit']) => sum((one) => (one.unit === unit ? one.amount : 0));

@@ -9,6 +9,10 @@ import { beginPaper, MM, PAPER_INK, PAPER_SLATE, type PaperFont } from './paper'
 const PAGE_MM = [210, 297] as const;
 const EDGE = 11 * MM;
 const READINGS = 5;
+const BOX_PT = 22;
+/** As large as the page allows; a stock that would not fit even small is cut off at the foot. */
+const SCALES = [1.6, 1.5, 1.4, 1.3, 1.2, 1.1, 1, 0.9, 0.8, 0.7];
+const LEAST_SCALE = 0.6;
 const RULES = [
   'Leave doors shut. Write down when the power went and came back. Read thermometers early and late, mid-shelf, quickly.',
   'What you see or measure of a food beats a reading of the air; that beats the telltale; that beats the clock.',
@@ -33,6 +37,22 @@ function groupOf({ state }: DeskThing, cold: DeskPart['kind'], its: OutageClass)
   return its.freezerThawedVerdict === 'discard' ? `icy: ${icy}; thawed: out` : `icy or thawed: ${icy}`;
 }
 
+/** Packages by what is to be done with them. */
+function groupsOf(
+  things: readonly DeskThing[],
+  cold: DeskPart['kind'],
+  classes: ReadonlyMap<string, OutageClass>,
+): Map<string, DeskThing[]> {
+  const groups = new Map<string, DeskThing[]>();
+  for (const thing of things) {
+    const its = classes.get(thing.class);
+    if (!its) continue;
+    const group = groupOf(thing, cold, its);
+    groups.set(group, [...(groups.get(group) ?? []), thing]);
+  }
+  return groups;
+}
+
 /** "Mutton mince 500 g ×7" of packages alike, in the order given. */
 function names(things: readonly DeskThing[]): string {
   const counts = new Map<string, number>();
@@ -55,69 +75,67 @@ export async function printCard(): Promise<Buffer> {
   const bottom = PAGE_MM[1] * MM - EDGE;
   const classes = new Map(view.classes.map((one) => [one.id, one]));
   const partOf = new Map(view.zones.map(({ id, part }) => [id, part]));
-  document.addPage(page);
-  let y = EDGE;
-  const write = (words: string, size: number, font: PaperFont = 'text', room = bottom - y): void => {
-    if (y + size * 1.2 > bottom) return;
-    document.font(font).fontSize(size);
-    const high = Math.max(size * 1.2, Math.min(document.heightOfString(words, { width: wide }), room));
-    document
-      .fillColor(font === 'text' ? PAPER_SLATE : PAPER_INK)
-      .text(words, EDGE, y, { width: wide, height: high, ellipsis: true });
-    y += high;
-  };
-  write('If the power goes', 19, 'heading');
-  write(
-    `${household.name} · stock of ${sayFullDate(today)}, ${view.things.length} packages · went off ____________   came back ____________`,
-    9.5,
-  );
-  y += 4;
-  for (const rule of RULES) write(`• ${rule}`, 8.5);
-  write(TELLTALES, 8.5, 'strong');
-  y += 4;
-  // Every part gets its share of what is left of the page, by how much lies in it.
   const parts = view.parts.map((part) => ({
     part,
-    things: view.things.filter(({ zoneId }) => zoneId !== null && partOf.get(zoneId) === part.id),
+    groups: groupsOf(
+      view.things.filter(({ zoneId }) => zoneId !== null && partOf.get(zoneId) === part.id),
+      part.kind,
+      classes,
+    ),
   }));
-  const roomEach = (bottom - y - parts.length * 46) / Math.max(1, view.things.length + parts.length * 6);
-  for (const { part, things } of parts) {
-    const limit = publishedLimitHours({ kind: part.kind, fill: part.fill, doors: 'shut' });
-    const room = roomEach * (things.length + 6);
-    const until = y + 40 + room;
+  const layOut = (scale: number, draws: boolean): number => {
+    let y = EDGE;
+    const write = (words: string, size: number, font: PaperFont = 'text'): void => {
+      document.font(font).fontSize(size * scale);
+      const high = document.heightOfString(words, { width: wide });
+      const room = Math.max(0, bottom - y);
+      if (draws && room > size)
+        document
+          .fillColor(font === 'text' ? PAPER_SLATE : PAPER_INK)
+          .text(words, EDGE, y, { width: wide, height: Math.min(high, room), ellipsis: true });
+      y += high;
+    };
+    write('If the power goes', 17, 'heading');
     write(
-      `${part.called}: ${sayHours(limit)} with the door shut${part.kind === 'freezer' ? `, ${Math.round(part.fill * 100)} % full` : ''}; ${sayHours(limit / 2)} if opened often · ${things.length} packages`,
-      11,
-      'heading',
+      `${household.name} · stock of ${sayFullDate(today)}, ${view.things.length} packages · went off ____________   came back ____________`,
+      8,
     );
-    const box = (wide - 8) / READINGS;
-    for (let at = 0; at < READINGS; at++) {
-      document
-        .rect(EDGE + at * box, y + 2, box - 4, 17)
-        .lineWidth(0.6)
-        .stroke(PAPER_SLATE);
-      document
-        .font('text')
-        .fontSize(7)
-        .fillColor(PAPER_SLATE)
-        .text('at             °C', EDGE + at * box + 4, y + 8, { width: box - 10, height: 9 });
+    y += 4;
+    for (const rule of RULES) write(`• ${rule}`, 7.5);
+    write(TELLTALES, 7.5, 'strong');
+    y += 4;
+    for (const { part, groups } of parts) {
+      const limit = publishedLimitHours({ kind: part.kind, fill: part.fill, doors: 'shut' });
+      const many = [...groups.values()].reduce((sum, its) => sum + its.length, 0);
+      write(
+        `${part.called}: ${sayHours(limit)} with the door shut${part.kind === 'freezer' ? `, ${Math.round(part.fill * 100)} % full` : ''}; ${sayHours(limit / 2)} if opened often · ${many} packages`,
+        9.5,
+        'heading',
+      );
+      const box = (wide - 8) / READINGS;
+      for (let at = 0; at < READINGS && draws && y + BOX_PT < bottom; at++) {
+        document
+          .rect(EDGE + at * box, y + 2, box - 4, BOX_PT - 4)
+          .lineWidth(0.6)
+          .stroke(PAPER_SLATE);
+        document
+          .font('text')
+          .fontSize(7)
+          .fillColor(PAPER_SLATE)
+          .text('at             °C', EDGE + at * box + 4, y + 8, { width: box - 10, height: 9 });
+      }
+      y += BOX_PT;
+      for (const [group, its] of groups) {
+        write(`${group} (${its.length})`, 7.5, 'strong');
+        write(names(its), 7.5);
+      }
+      y += 4;
     }
-    y += 22;
-    const groups = new Map<string, DeskThing[]>();
-    for (const thing of things) {
-      const its = classes.get(thing.class);
-      if (!its) continue;
-      const group = groupOf(thing, part.kind, its);
-      groups.set(group, [...(groups.get(group) ?? []), thing]);
-    }
-    for (const [group, its] of groups) {
-      const left = until - y;
-      if (left < 20) break;
-      write(`${group} (${its.length})`, 8.5, 'strong');
-      write(names(its), 8, 'text', Math.max(10, until - y));
-    }
-    y += 3;
-  }
+    return y;
+  };
+  document.addPage(page);
+  const scale = SCALES.find((one) => layOut(one, false) <= bottom) ?? LEAST_SCALE;
+  layOut(scale, true);
   document.end();
   return done;
 }

@@ -58,6 +58,13 @@ function sayAnswers(answers: readonly DoorAnswer[]): string {
   return more.length === 1 ? `${first.says} ${more[0]?.says}` : `${first.says} And ${more.length} more.`;
 }
 
+/** A tick on a list, or what was seen on a walk, is its own answer and its own undo. */
+const isQuiet = ({ type, to }: NewCommand): boolean =>
+  type === 'shopping.write' ||
+  type === 'cut.prepare' ||
+  type === 'drill.play' ||
+  (type === 'cut.see' && to === undefined);
+
 /** An undo asks where the package was meanwhile, where that matters. */
 const asked = (command: NewCommand): NewCommand =>
   command.type === 'ledger.undo' ? { meanwhile: 'ask', ...command } : command;
@@ -114,8 +121,7 @@ export function DoorProvider({
       try {
         const { sendCommands } = await loadOffice();
         const answers = await sendCommands(commands.map(asked));
-        // A tick on the shopping list is its own answer, and its own undo.
-        if (commands.some(({ type }) => type !== 'shopping.write'))
+        if (!commands.every(isQuiet))
           addToast({
             text: sayAnswers(answers),
             kind: 'done',

@@ -16,7 +16,7 @@ export function Tick({
     <label className="flex min-h-11 cursor-pointer items-center gap-2">
       <input
         type="checkbox"
-        className="size-5 accent-(--deep)"
+        className="size-5 shrink-0 accent-(--deep)"
         checked={checked}
         onChange={(event) => onChange(event.target.checked)}
       />

@@ -37,9 +37,9 @@ export function BeginCut({ view }: { view: DeskView }) {
   return (
     <div className="grid gap-5 lg:grid-cols-[minmax(0,1.15fr)_minmax(0,1fr)]">
       <section aria-labelledby="begin-cut" className="card space-y-4 p-5">
-        <h2 id="begin-cut" className="text-2xl">
+        <h1 id="begin-cut" className="text-[1.6rem]">
           Is the power off?
-        </h2>
+        </h1>
         <p>Leave the doors shut. Say since when; it can be put right later.</p>
         <button
           type="button"

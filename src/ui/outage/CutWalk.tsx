@@ -1,17 +1,22 @@
 'use client';
 
 import { useState } from 'react';
-import type { Seen } from '@/core/model/cut';
-import type { DeskView } from '@/services/outage/cutDesk';
+import type { CutDeed, Seen } from '@/core/model/cut';
+import type { DeskThing, DeskView } from '@/services/outage/cutDesk';
 import { Said } from '../units/Said';
 import { useSay } from '../units/useSay';
 import { VERDICT_GROUPS } from './cutWords';
 import type { Judged } from './deskOf';
 import { SeenButtons } from './SeenButtons';
 
-/** What a look may change: all but what keeps by itself, and what has been soiled or is past its date anyway. */
-const wantsLook = ({ verdict }: Judged): boolean =>
-  verdict.verdict !== 'keep' && verdict.rule !== 'O6' && verdict.rule !== 'date';
+/** What wants a hand or an eye: all but what keeps by itself. */
+const wantsLook = ({ verdict }: Judged): boolean => verdict.verdict !== 'keep';
+const DEED_WORDS: Readonly<Record<CutDeed, string>> = {
+  discard: 'It is out',
+  'cook-now': 'To be cooked now',
+  'eat-soon': 'Eat by tomorrow',
+  refreeze: 'It stays, frozen again',
+};
 const lookedAt = ({ seen }: Judged): boolean => Object.keys(seen?.seen ?? {}).length > 0;
 
 /** A walk along the zones in the order of doors: one package at a time, large, for one hand; each answer is kept as it is given. */
@@ -19,11 +24,14 @@ export function CutWalk({
   view,
   judged,
   onSeen,
+  onDo,
   onEnd,
 }: {
   view: DeskView;
   judged: readonly Judged[];
   onSeen: (ids: string[], seen: Seen) => void;
+  /** Does what a verdict asks of one package at once; `null` while the power is off. */
+  onDo: ((thing: DeskThing, did: CutDeed) => Promise<unknown>) | null;
   onEnd: () => void;
 }) {
   const say = useSay();
@@ -49,7 +57,7 @@ export function CutWalk({
   if (!here)
     return (
       <section aria-label="Walk the zones" className="card space-y-3 p-5">
-        <h2 className="text-2xl">Nothing wants a look</h2>
+        <h1 className="text-2xl">Nothing wants a look</h1>
         <p>
           {stops.length === 0
             ? 'By what is known, everything keeps, or nothing would change it.'
@@ -68,10 +76,10 @@ export function CutWalk({
         </p>
         <progress className="h-2 w-full" value={looked} max={stops.length} aria-label="Looked at" />
       </div>
-      <h2 className="text-3xl">
+      <h1 className="text-3xl">
         {here.thing.called} {say(here.thing.amount_words)}
         <span className="ml-2 text-xl text-slate">{here.thing.code}</span>
-      </h2>
+      </h1>
       <p className={`border-l-8 pl-3 text-lg ${group?.edge ?? ''}`} role="status">
         <b className="font-heading">{group?.title}</b>: <Said>{here.verdict.says}</Said>
         <span className="block text-[0.9375rem] text-slate">
@@ -86,10 +94,21 @@ export function CutWalk({
         onSeen={(seen) => onSeen([here.thing.id], seen)}
       />
       <div className="flex flex-wrap gap-2">
+        {onDo && group?.did && (
+          <button
+            type="button"
+            className="button min-h-14 flex-1 text-lg"
+            data-main={group.did !== 'discard'}
+            data-danger={group.did === 'discard'}
+            onClick={() => void onDo(here.thing, group.did as CutDeed)}
+          >
+            {DEED_WORDS[group.did]}
+          </button>
+        )}
         <button
           type="button"
           className="button min-h-14 flex-1 text-lg"
-          data-main="true"
+          data-main={!onDo || !group?.did}
           onClick={() => setAt(at + 1)}
         >
           {at + 1 < stops.length ? 'Next' : 'That was the last'}

@@ -2,38 +2,16 @@
 
 import { useState } from 'react';
 import type { CutDeed } from '@/core/model/cut';
-import { sayAmount } from '@/core/units/sayAmount';
 import { Sheet } from '../door/Sheet';
 import { useDoor } from '../door/useDoor';
 import { Tick } from '../forms/Tick';
 import { useSay } from '../units/useSay';
 import { DID_WORDS, VERDICT_GROUPS } from './cutWords';
 import type { Judged } from './deskOf';
+import { sayMoney, sayWorth } from './sayWorth';
 
 const deedOf = ({ verdict }: Judged): CutDeed | null =>
   VERDICT_GROUPS.find((group) => group.verdict === verdict.verdict)?.did ?? null;
-
-/** "€ 12.40"; '' where no price is known. */
-export function sayMoney(minor: number, currency: string): string {
-  if (minor === 0) return '';
-  return new Intl.NumberFormat('en-GB', { style: 'currency', currency }).format(minor / 100);
-}
-
-/** Weight and value of some packages, as far as they are known. */
-export function sayWorth(
-  things: readonly { amount: number; unit: 'g' | 'ml' | 'pc'; price_minor: number | null }[],
-  currency: string,
-): string {
-  const words = (['g', 'ml', 'pc'] as const).flatMap((unit) => {
-    const sum = things.reduce((all, one) => all + (one.unit === unit ? one.amount : 0), 0);
-    return sum === 0 ? [] : [unit === 'pc' ? `${sum} pieces` : sayAmount(sum, unit)];
-  });
-  const money = sayMoney(
-    things.reduce((all, one) => all + (one.price_minor ?? 0), 0),
-    currency,
-  );
-  return [...words, ...(money === '' ? [] : [money])].join(' · ');
-}
 
 /**
  * The list before anything is done: each with its reason, weight and value, ticked off or left. All of it is one deed, with one
@@ -59,7 +37,9 @@ export function DecideSheet({
     const many = chosen.filter((item) => deedOf(item) === did).length;
     return many === 0 ? [] : [`${many} ${DID_WORDS[did]}`];
   });
-  const lost = chosen.filter((item) => deedOf(item) === 'discard').map(({ thing }) => thing);
+  const lost = chosen
+    .filter((item) => deedOf(item) === 'discard' && item.verdict.rule !== 'date')
+    .map(({ thing }) => thing);
   const decide = (): void => {
     const things = chosen.map((item) => ({
       ...{ package: item.thing.id, version: item.thing.version },
@@ -97,7 +77,8 @@ export function DecideSheet({
                       {thing.code}
                       {thing.price_minor ? ` · ${sayMoney(thing.price_minor, currency)}` : ''}
                       <span className="block text-[0.9375rem] text-slate">
-                        {one.rule}: {say(one.evidence)}
+                        {one.rule === 'date' ? '' : `${one.rule}: `}
+                        {say(one.evidence)}
                       </span>
                     </span>
                   </Tick>
@@ -109,14 +90,14 @@ export function DecideSheet({
       })}
       {lost.length > 0 && (
         <p className="mt-3 font-semibold">
-          {lost.length} thrown out: {say(sayWorth(lost, currency))}
+          {lost.length} lost to the cut: {say(sayWorth(lost, currency))}
         </p>
       )}
       <div className="mt-4 flex flex-wrap gap-2">
         <button
           type="button"
           className="button"
-          data-main="true"
+          data-main={lost.length === 0}
           data-danger={lost.length > 0}
           disabled={busy || chosen.length === 0}
           onClick={decide}

@@ -9,6 +9,7 @@ import type { DeskView } from '@/services/outage/cutDesk';
 import { useDoor } from '../door/useDoor';
 import { useClock, useNow } from '../haul/useNow';
 import { BeginCut, localInput } from './BeginCut';
+import { CatchUpCard } from './CatchUpCard';
 import { CutWalk } from './CutWalk';
 import { DID_WORDS, sayLeft, toRawSeen } from './cutWords';
 import { DecideSheet } from './DecideSheet';
@@ -69,9 +70,23 @@ function OpenCut({ view, desk, now }: { view: DeskView; desk: Desk; now: string 
   const readings = (part: string) => view.readings.filter((one) => one.part === part && one.cut === cut.id);
   return (
     <div className="space-y-4">
-      <CutHead view={view} desk={desk} hours={hours} />
+      {!walking && <CutHead view={view} desk={desk} hours={hours} />}
       {walking ? (
-        <CutWalk view={view} judged={judged} onSeen={see} onEnd={() => setWalking(false)} />
+        <CutWalk
+          view={view}
+          judged={judged}
+          onSeen={see}
+          onDo={
+            ended
+              ? (one, did) =>
+                  act({
+                    ...{ type: 'cut.judge', cut: cut.id },
+                    things: [{ package: one.id, version: one.version, did }],
+                  })
+              : null
+          }
+          onEnd={() => setWalking(false)}
+        />
       ) : (
         <div className="grid gap-5 lg:grid-cols-[minmax(0,1.5fr)_minmax(0,1fr)]">
           <div className="space-y-4 max-lg:contents">
@@ -151,6 +166,7 @@ function CutHead({ view, desk: { cut }, hours }: { view: DeskView; desk: Desk; h
   const { act, busy } = useDoor();
   const clock = useClock(view.now);
   const [editing, setEditing] = useState(false);
+  const [catching, setCatching] = useState(false);
   const [from, setFrom] = useState(localInput(Date.parse(cut.from)));
   const [until, setUntil] = useState(cut.until === null ? '' : localInput(Date.parse(cut.until)));
   const sayTime = (at: string): string =>
@@ -182,6 +198,14 @@ function CutHead({ view, desk: { cut }, hours }: { view: DeskView; desk: Desk; h
         <a className="button" href="/api/v1/outage/card" target="_blank" rel="noreferrer">
           Paper card
         </a>
+        <button
+          type="button"
+          className="button"
+          aria-expanded={catching}
+          onClick={() => setCatching(!catching)}
+        >
+          From the card
+        </button>
         {ended && (
           <button
             type="button"
@@ -193,6 +217,7 @@ function CutHead({ view, desk: { cut }, hours }: { view: DeskView; desk: Desk; h
           </button>
         )}
       </div>
+      {catching && <CatchUpCard cut={cut} onDone={() => setCatching(false)} />}
       {editing && (
         <form
           className="card flex flex-wrap items-end gap-3 p-4"
@@ -248,7 +273,7 @@ function CutHead({ view, desk: { cut }, hours }: { view: DeskView; desk: Desk; h
 function Done({ desk: { cut, done } }: { desk: Desk }) {
   const things = done.flatMap((one) => one.things);
   if (things.length === 0) return null;
-  const lost = things.filter(({ did }) => did === 'discard');
+  const lost = things.filter(({ did, rule }) => did === 'discard' && rule !== 'date');
   return (
     <section aria-label="Done" className="card px-4 py-3">
       <h3 className="flex items-baseline justify-between text-lg">

@@ -83,7 +83,9 @@ export function PartCard({
         </p>
       )}
       <p className="text-[0.9375rem] text-slate">
-        {part.drawn && forecast ? `${say(forecastWords(forecast, ended ? 0 : gone, part.kind))} · ` : ''}
+        {part.drawn && forecast
+          ? `${ended ? `published limit ${sayLeft(forecast.publishedLimitH)}` : forecastWords(forecast, gone, part.kind)} · `
+          : ''}
         {Math.round(part.fill * 100)} % full
         {last ? say(` · read ${sayCelsius(last.c)} at ${time(last.at)}`) : ' · not read yet'}
         {openings > 0 ? ` · opened ${openings === 1 ? 'once' : `${openings} times`}` : ''}

@@ -20,6 +20,8 @@ const HOUR_MS = 3_600_000;
 const SAMPLES = 400;
 const PIECE_G = 100;
 const MOST_EAT = 8;
+/** How long before a storm one hears of it. */
+const USUAL_DAYS = 2;
 
 /** How a part would warm as it is, and with its gaps filled with bottles. */
 const requestOf = ({ forecast: kind, litres, fill }: DeskPart, waterKg: number): CutRequest => ({
@@ -54,30 +56,38 @@ export function PrepareBench({ view }: { view: DeskView }) {
   const { act, busy, showPackage } = useDoor();
   const say = useSay();
   const now = useNow(view.now);
-  const todo = useMemo(() => prepareFor(view.parts, toPrepared(view)), [view]);
+  const expected = view.plan?.expected ?? null;
+  const days =
+    expected === null
+      ? USUAL_DAYS
+      : Math.max(1, Math.floor((Date.parse(expected) - Date.parse(view.now)) / (24 * HOUR_MS)));
+  const todo = useMemo(() => prepareFor(view.parts, toPrepared(view), days), [view, days]);
   const parts = new Map(view.parts.map((part) => [part.id, part]));
   const things = new Map(view.things.map((thing) => [thing.id, thing]));
   const named = (ids: readonly string[]): DeskThing[] => ids.flatMap((id) => things.get(id) ?? []);
-  const waterParts = todo.water.flatMap(({ part, litres, days }) => {
+  const waterParts = todo.water.flatMap(({ part, litres, free }) => {
     const found = parts.get(part);
-    return found ? [{ part: found, litres, days }] : [];
+    return found ? [{ part: found, litres, free }] : [];
   });
   const requests = useMemo(
     () =>
       todo.water.flatMap(({ part, litres }) => {
         const found = view.parts.find(({ id }) => id === part);
-        return found
-          ? [requestOf(found, 0), requestOf(found, found.kind === 'fridge' ? Math.min(litres, 6) : litres)]
-          : [];
+        return found ? [requestOf(found, 0), requestOf(found, litres)] : [];
       }),
     [todo, view.parts],
   );
   const answers = useForecasts(requests);
-  const ticked = new Set(view.plan?.ticked ?? []);
-  const expected = view.plan?.expected ?? null;
+  // A tick shows at once; what others ticked comes with the next look.
+  const [pressed, setPressed] = useState<Readonly<Record<string, boolean>>>({});
+  const kept = new Set(view.plan?.ticked ?? []);
+  const ticked = new Set(
+    [...new Set([...kept, ...Object.keys(pressed)])].filter((key) => pressed[key] ?? kept.has(key)),
+  );
   const tell = (change: { expected?: string | null; ticked?: string[] }): void =>
     void act({ type: 'cut.prepare', expected, ticked: [...ticked], ...change });
   const tick = (key: string, on: boolean): void => {
+    setPressed({ ...pressed, [key]: on });
     const next = new Set(ticked);
     if (on) next.add(key);
     else next.delete(key);
@@ -106,7 +116,9 @@ export function PrepareBench({ view }: { view: DeskView }) {
     if (!base || !filled) return 'reckoning …';
     const [before, after] = [base.to4c.p50, filled.to4c.p50];
     if (!Number.isFinite(before)) return 'it holds for days as it is';
-    const told = Number.isFinite(after) ? `+${sayLeft(Math.max(0, after - before))}` : 'beyond three days';
+    const told = Number.isFinite(after)
+      ? `+${sayLeft(Math.max(0, after - before))}`
+      : `beyond ${filled.band.length - 1} h`;
     return `about ${sayLeft(before)} as it is, with the bottles ${told}`;
   };
   const freezers = view.parts.filter(({ kind }) => kind === 'freezer');
@@ -123,14 +135,14 @@ export function PrepareBench({ view }: { view: DeskView }) {
         <section aria-label="Cold that lasts" className="card p-5">
           <h2 className="text-xl">Cold that lasts</h2>
           <ul className="divide-y divide-line">
-            {waterParts.map(({ part, litres, days }, at) =>
+            {waterParts.map(({ part, litres, free }, at) =>
               line(
                 `water ${part.id}`,
                 <>
                   <b className="font-semibold">
                     {say(
                       part.kind === 'fridge'
-                        ? `${Math.min(litres, 6)} l of frozen bottles or ice packs into `
+                        ? `${litres} l of frozen bottles or ice packs into `
                         : `${litres} l of water in bottles into the gaps of `,
                     )}
                   </b>
@@ -138,7 +150,9 @@ export function PrepareBench({ view }: { view: DeskView }) {
                   <span className="block text-[0.9375rem] text-slate">
                     {part.kind === 'fridge'
                       ? 'Freeze them days before; keep a hand’s width for air.'
-                      : `Fill them to nine tenths, water grows; ${days <= 1 ? 'they freeze in a day' : `put them in over ${days} days, or the freezer warms`}. Published limit: ${sayLeft(publishedLimitHours({ kind: 'freezer', fill: part.fill, doors: 'shut' }))} now, ${sayLeft(publishedLimitHours({ kind: 'freezer', fill: 0.95, doors: 'shut' }))} full.`}
+                      : say(
+                          `Fill them to nine tenths, water grows. So much freezes in ${days === 1 ? 'a day' : `${days} days`} beside the food; ${free} l are free. Published limit: ${sayLeft(publishedLimitHours({ kind: 'freezer', fill: part.fill, doors: 'shut' }))} now, ${sayLeft(publishedLimitHours({ kind: 'freezer', fill: Math.min(0.95, part.fill + litres / part.litres), doors: 'shut' }))} with them.`,
+                        )}
                   </span>
                 </>,
               ),
@@ -190,10 +204,7 @@ export function PrepareBench({ view }: { view: DeskView }) {
             {todo.waits.length > 0 && (
               <p className="mt-2 text-[0.9375rem] text-slate">
                 More would warm the freezer today, or has no room:{' '}
-                {named(todo.waits)
-                  .map(({ called }) => called)
-                  .join(', ')}
-                .
+                {[...new Set(named(todo.waits).map(({ called }) => called))].join(', ')}.
               </p>
             )}
           </div>

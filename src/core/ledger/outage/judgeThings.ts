@@ -103,9 +103,11 @@ function refuse(found: Package, did: CutDeed, verdict: CutVerdict | undefined): 
     throw new Refusal('cut', `${found.called} ${found.code} does not lie in a freezer.`);
 }
 
-function happens(found: Package, did: CutDeed, cut: Cut, world: World): LedgerEvent {
+function happens(found: Package, { did, rule }: CutOutcome, cut: Cut, world: World): LedgerEvent {
   if (did === 'discard') {
-    const told = { package: found.id, version: found.version, amount: null, reason: 'power-cut' as const };
+    // What was past its own date is no loss of the cut.
+    const reason = rule === 'date' ? ('past-date' as const) : ('power-cut' as const);
+    const told = { package: found.id, version: found.version, amount: null, reason };
     const [event] = discardPackage(told, world);
     return event as LedgerEvent;
   }
@@ -143,8 +145,9 @@ function judgeThings(command: Told & { id: string }, world: World): Decision {
     const did = command.things[at]?.did ?? 'discard';
     const verdict = verdicts.get(one.id);
     refuse(one, did, verdict);
-    outcomes.push(outcomeOf(one, did, verdict as CutVerdict));
-    return happens(one, did, cut, world);
+    const outcome = outcomeOf(one, did, verdict as CutVerdict);
+    outcomes.push(outcome);
+    return happens(one, outcome, cut, world);
   });
   const kept: CutDecided = { id: command.id, cut: cut.id, at: world.at, things: outcomes };
   const toCook = outcomes.filter(({ did }) => did === 'cook-now');

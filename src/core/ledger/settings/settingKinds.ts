@@ -142,6 +142,7 @@ const SETTING_KINDS: { readonly [K in Kind]: SettingKind<K> } = {
   'cut-seen': keptKind('cut-seen'),
   'cut-decided': keptKind('cut-decided'),
   'cut-plan': keptKind('cut-plan'),
+  drill: keptKind('drill'),
   'shop-order': keptKind('shop-order'),
   code: {
     read: (world, subject) => world.learnedCode(subject),

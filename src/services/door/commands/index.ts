@@ -62,4 +62,5 @@ export { openDoorDoor } from './outage/openDoor';
 export { seeInCutDoor } from './outage/seeInCut';
 export { judgeThingsDoor } from './outage/judgeThings';
 export { prepareCutDoor } from './outage/prepareCut';
+export { playDrillDoor } from './outage/playDrill';
 export { closeCutDoor } from './outage/closeCut';
