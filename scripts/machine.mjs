@@ -215,6 +215,8 @@ export async function ensureBuild() {
     const stdio = ['ignore', process.env.CI ? 'inherit' : 'ignore', 'inherit'];
     if ((await run(process.execPath, ['node_modules/next/dist/bin/next', 'build'], { env, stdio })) !== 0)
       giveUp('The build failed; see above.');
+    const { buildServiceWorker } = await import('./serviceWorker.mjs');
+    await buildServiceWorker(ROOT, path.join(ROOT, '.next', 'service-worker.js'));
     writeFileSync(stamp, wanted);
   });
 }

@@ -14,6 +14,7 @@ import { readOutageClasses } from '../src/core/powercut/readOutageClasses';
 import { benchInBrowser, haulOf50 } from './measureHaul';
 import { tenHouseholds } from './measureHouseholds';
 import { placeToPlace } from './measurePlaces';
+import { coverage, judgedAndForecast } from './measureCuts';
 import { quantile } from './quantile';
 import { scrollStock, stockFewAgainstMany, twentyTakers } from './measureStock';
 import { dragAmong200, fitOf20Kinds, type Measured, placement60 } from './measureKitchen';
@@ -276,6 +277,7 @@ const WORK: Record<string, () => Promise<Measured[]> | Measured[]> = {
   many: async () => [...(await todayFewAgainstMany()), ...(await todayAgainstEmpty(LARGE, '20,000'))],
   stock: stockMany,
   forecast: duringForecast,
+  cuts: () => [...judgedAndForecast(), ...coverage()],
   places: () => placeToPlace(BASE),
   commands: commandsPerSecond,
   households: tenHouseholds,

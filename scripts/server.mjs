@@ -1,6 +1,8 @@
 // The production server: Next.js behind a door that times out, limits, and never answers HTML under /api.
 // node scripts/server.mjs HOST PORT
 import { createServer } from 'node:http';
+import { readFileSync } from 'node:fs';
+import path from 'node:path';
 import process from 'node:process';
 import compression from 'compression';
 import next from 'next';
@@ -65,8 +67,22 @@ function tellGone(request, response) {
   };
 }
 
+/** What keeps pages for a house without network; asked for anew each time, so that a new version is known at once. */
+const serviceWorker = readFileSync(path.join(process.cwd(), '.next', 'service-worker.js'));
+function answerWorker(response) {
+  response.writeHead(200, {
+    'content-type': 'text/javascript; charset=utf-8',
+    'content-length': serviceWorker.byteLength,
+    'cache-control': 'no-cache',
+    'content-security-policy': "default-src 'none'; connect-src 'self'; script-src 'self'",
+    'x-content-type-options': 'nosniff',
+  });
+  response.end(serviceWorker);
+}
+
 async function answer(request, response, handle) {
   const url = request.url ?? '/';
+  if (url === '/service-worker.js') return answerWorker(response);
   if (url.length > LONGEST_ADDRESS)
     return refuse(response, 414, 'too-long', `An address has at most ${LONGEST_ADDRESS} characters.`);
   if (!url.startsWith('/') || isBroken(url))

@@ -23,11 +23,22 @@ export interface CutAir {
 
 const WORSE_DOORS = ['shut', 'unknown', 'opened'] as const;
 
+const known = new WeakMap<CutTimes, CutAir>();
+
+/** The same for every item that lay in it: worked out once for the times of an appliance. */
+export function cutAir(appliance: CutAppliance, times: CutTimes): CutAir {
+  const before = known.get(times);
+  if (before) return before;
+  const air = workOut(appliance, times);
+  known.set(times, air);
+  return air;
+}
+
 /**
  * Cuts in a row and places in a row add up: hours without power, hours above a temperature, and the warmest of all. One stretch
  * alone gives what it always gave.
  */
-export function cutAir(appliance: CutAppliance, times: CutTimes): CutAir {
+function workOut(appliance: CutAppliance, times: CutTimes): CutAir {
   const { earlier = [] } = appliance;
   const stretches = [
     ...earlier.map((piece) => ({
@@ -40,6 +51,7 @@ export function cutAir(appliance: CutAppliance, times: CutTimes): CutAir {
   const lines = stretches.flatMap(({ piece, covered }) =>
     covered ? [airDuringCut(piece, piece.times)] : [],
   );
+  const aboveBy = new Map<number, number>();
   const sum = (of: readonly number[]): number => of.reduce((all, one) => all + one, 0);
   const doors =
     WORSE_DOORS.findLast((worse) => stretches.some(({ piece }) => piece.doors === worse)) ?? 'unknown';
@@ -48,7 +60,11 @@ export function cutAir(appliance: CutAppliance, times: CutTimes): CutAir {
     hours: sum(stretches.map(({ hours }) => hours)),
     unread: sum(stretches.map(({ hours, covered }) => (covered ? 0 : hours))),
     covered: stretches.every(({ covered }) => covered),
-    above: (thresholdC) => sum(lines.map((line) => hoursAbove(line, thresholdC))),
+    above(thresholdC) {
+      const found = aboveBy.get(thresholdC) ?? sum(lines.map((line) => hoursAbove(line, thresholdC)));
+      aboveBy.set(thresholdC, found);
+      return found;
+    },
     warmest: Math.max(-Infinity, ...lines.map(warmest)),
     limit: publishedLimitHours({ kind: appliance.kind, fill, doors }),
     doorWords: doors === 'shut' ? 'doors shut' : `doors ${doors}, so half the hours`,

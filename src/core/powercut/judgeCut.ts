@@ -1,6 +1,6 @@
 import type { Cut, CutPart, CutReading, Seen } from '../model/cut';
 import type { OutageClass } from '../model/outageClass';
-import { coversCut, cutTimes } from './airDuringCut';
+import { coversCut, type CutTimes, cutTimes } from './airDuringCut';
 import { judgeFreezerItem } from './judgeFreezerItem';
 import { judgeFridgeItem } from './judgeFridgeItem';
 import { judgeSpoiled } from './judgeSpoiled';
@@ -83,13 +83,16 @@ function telltaleOf(pieces: readonly Piece[]): CutAppliance['telltale'] {
   return last?.part.telltale === 'loose' && !silent ? 'loose' : 'none';
 }
 
-/** Judges a thing by the stretches of one kind of cold. */
-function judgeKind(
-  thing: CutThing,
-  kind: CutPart['kind'],
-  pieces: readonly Piece[],
-  now: string,
-): ItemVerdict {
+/** The stretches of one kind of cold, ready to be judged by. */
+interface Lain {
+  kind: CutPart['kind'];
+  appliance: CutAppliance;
+  times: CutTimes;
+  /** What was added up, in words; '' for one stretch. */
+  added: string;
+}
+
+function lainIn(kind: CutPart['kind'], pieces: readonly Piece[], now: string): Lain {
   const last = pieces.at(-1) as Piece;
   const appliance: CutAppliance = {
     ...last,
@@ -98,14 +101,18 @@ function judgeKind(
     telltale: kind === 'freezer' ? telltaleOf(pieces) : 'none',
     earlier: pieces.slice(0, -1).map((piece) => ({ ...piece, kind })),
   };
+  const hours = (piece: Piece): number => (Date.parse(piece.until) - Date.parse(piece.from)) / 3_600_000;
+  const each = pieces.map((piece) => `${piece.part.called} ${sayHours(hours(piece))}`).join(', ');
+  const added = pieces.length === 1 ? '' : `; added up: ${each}`;
+  return { kind, appliance, times: cutTimes(appliance, now), added };
+}
+
+/** Judges a thing by the stretches of one kind of cold. */
+function judgeLain(thing: CutThing, { kind, appliance, times, added }: Lain): ItemVerdict {
   const item = { ...thing, cannotCheck: false };
-  const times = cutTimes(appliance, now);
   const verdict =
     kind === 'freezer' ? judgeFreezerItem(item, appliance, times) : judgeFridgeItem(item, appliance, times);
-  if (pieces.length === 1) return verdict;
-  const hours = (piece: Piece): number => (Date.parse(piece.until) - Date.parse(piece.from)) / 3_600_000;
-  const added = pieces.map((piece) => `${piece.part.called} ${sayHours(hours(piece))}`).join(', ');
-  return { ...verdict, evidence: `${verdict.evidence}; added up: ${added}` };
+  return added === '' ? verdict : { ...verdict, evidence: `${verdict.evidence}${added}` };
 }
 
 /** Each stretch with its kind of cold; what was carried off takes the kind it came from. */
@@ -139,24 +146,34 @@ function withItsDate(verdict: ItemVerdict, { past }: CutThing): ItemVerdict {
  * @param now ISO 8601 UTC; the end of a cut that lasts
  */
 export function judgeCut(facts: CutFacts, things: readonly CutThing[], now: string): CutVerdict[] {
+  // Most things lie where others lie: what is known of a place is worked out once.
+  const places = new Map<string, ReturnType<typeof placeOf>>();
   return things.flatMap((thing) => {
-    const pieces = piecesOf(thing, facts, now);
-    const last = pieces.findLast(({ cut }) => cut === facts.cut.id);
-    if (!last) return [];
-    const item = { ...thing, cannotCheck: false };
-    const kinds = byKind(pieces);
-    const [first, ...others] = kinds.map(([kind, its]) => judgeKind(thing, kind, its, now));
+    const key = JSON.stringify(thing.stays);
+    const known = places.get(key);
+    const place = known === undefined ? placeOf(thing, facts, now) : known;
+    places.set(key, place);
+    if (place === null) return [];
+    const { lain, last, covered, kind } = place;
+    const [first, ...others] = lain.map((one) => judgeLain(thing, one));
     if (!first) return [];
-    const judged = judgeSpoiled(item) ?? others.reduce(stricter, first);
+    const judged = judgeSpoiled({ ...thing, cannotCheck: false }) ?? others.reduce(stricter, first);
     const verdict = withItsDate(judged, thing);
-    const covered = pieces.every((piece) => coversCut(piece.readings, cutTimes(piece, now)));
-    const wants = whatWouldTell(verdict, {
-      kind: kinds.at(-1)?.[0] ?? last.kind,
-      covered,
-      seen: thing.seen,
-      last,
-      now,
-    });
+    const wants = whatWouldTell(verdict, { kind, covered, seen: thing.seen, last, now });
     return [{ ...verdict, part: last.part.id, wants }];
   });
+}
+
+/** All that a place without power tells of whatever lay in it; `null`: it was not in the cut that is judged. */
+function placeOf(thing: CutThing, facts: CutFacts, now: string) {
+  const pieces = piecesOf(thing, facts, now);
+  const last = pieces.findLast(({ cut }) => cut === facts.cut.id);
+  if (!last) return null;
+  const kinds = byKind(pieces);
+  return {
+    last,
+    lain: kinds.map(([kind, its]) => lainIn(kind, its, now)),
+    kind: kinds.at(-1)?.[0] ?? last.kind,
+    covered: pieces.every((piece) => coversCut(piece.readings, cutTimes(piece, now))),
+  };
 }

@@ -1,3 +1,4 @@
+import { now } from '../door/clock';
 import { sql } from '@/store/database';
 import { readLatest } from '@/store/ledger';
 import { ourHousehold } from './household';
@@ -5,6 +6,8 @@ import { keptSince } from './kept';
 
 /** How often something was told in this household, and the last of it: what open pages ask to stay live. */
 export interface ChangesView {
+  /** The kitchen's time, ISO 8601. */
+  at: string;
   changes: number;
   latest: { id: string; says: string; told_by: string | null } | null;
 }
@@ -14,6 +17,7 @@ export async function readChanges(): Promise<ChangesView> {
   const household = await ourHousehold();
   const latest = await keptSince(household, 'latest', () => readLatest(sql(), household.id));
   return {
+    at: now(),
     changes: household.changes,
     latest: latest && { id: latest.id, says: latest.says, told_by: latest.toldBy },
   };

@@ -28,6 +28,8 @@ export interface Shell {
   /** Time of day of heads-ups. */
   notify_at: string;
   wording: Wording;
+  /** When this was read, ISO 8601. */
+  at: string;
   /** Codes on labels open on this machine only: no phone gets there. */
   codes_local: boolean;
 }
@@ -87,6 +89,7 @@ export async function readShell(): Promise<Shell | null> {
           : { lines: onBench.length, minutes_left: left.length === 0 ? null : Math.min(...left) },
       notify_at: household.settings.notifyAt,
       wording,
+      at: now(),
       codes_local: /^(localhost|127\.|\[::1\])/.test(new URL(publicUrl()).host),
       temperatures: temperaturesOf(context.kitchen.compartments, wording),
       counter: retellAll(toCounter(onCounter.map((found) => toPackageView(found, context))), wording),

@@ -40,6 +40,7 @@ type Open =
   | null;
 
 const TOAST_MS = 14_000;
+const PATIENCE_MS = 2500;
 /** After these a package wants a label, or another one. */
 const LABELLED = new Set([
   'haul.store',
@@ -118,6 +119,8 @@ export function DoorProvider({
   const act = useCallback(
     async (...commands: NewCommand[]) => {
       setSending(true);
+      // What is not answered soon waits by itself: the next thing may be told meanwhile.
+      const free = setTimeout(() => setSending(false), PATIENCE_MS);
       try {
         const { sendCommands } = await loadOffice();
         const answers = await sendCommands(commands.map(asked));
@@ -142,6 +145,7 @@ export function DoorProvider({
         if (error instanceof DoorError && error.code === 'stale') startRefresh(() => router.refresh());
         return null;
       } finally {
+        clearTimeout(free);
         setSending(false);
       }
     },

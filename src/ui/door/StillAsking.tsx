@@ -34,3 +34,14 @@ export function StillAsking() {
     </p>
   );
 }
+
+/** What was told and is not answered yet, in the order it was told. */
+export function usePending(): Sending[] {
+  return useMutationState(
+    {
+      filters: { mutationKey: SENDING, status: 'pending' },
+      select: ({ state }) => state.variables as Sending | undefined,
+    },
+    doorClient(),
+  ).filter((sending) => sending !== undefined);
+}

@@ -1,5 +1,6 @@
 'use client';
 
+import { kitchenNow } from '../door/kitchenClock';
 import { useCallback, useEffect, useRef, useState } from 'react';
 
 /**
@@ -11,7 +12,7 @@ export function useNow(told: string, everyMs = 5000): string {
   const [now, setNow] = useState(told);
   useEffect(() => {
     const begun = performance.now();
-    const tick = (): void => setNow(new Date(Date.parse(told) + performance.now() - begun).toISOString());
+    const tick = (): void => setNow(kitchenNow(told, performance.now() - begun));
     tick();
     const timer = setInterval(tick, everyMs);
     return () => clearInterval(timer);
@@ -25,8 +26,5 @@ export function useClock(told: string): () => string {
   useEffect(() => {
     begun.current = performance.now();
   }, [told]);
-  return useCallback(
-    () => new Date(Date.parse(told) + performance.now() - begun.current).toISOString(),
-    [told],
-  );
+  return useCallback(() => kitchenNow(told, performance.now() - begun.current), [told]);
 }

@@ -6,6 +6,8 @@ import type { Seen } from '@/core/model/cut';
 import type { CutForecast } from '@/core/powercut/forecastCut';
 import { partForecast } from '@/core/powercut/partForecast';
 import type { DeskView } from '@/services/outage/cutDesk';
+import type { Sending } from '../door/doorClient';
+import { usePending } from '../door/StillAsking';
 import { useDoor } from '../door/useDoor';
 import { useClock, useNow } from '../haul/useNow';
 import { BeginCut, localInput } from './BeginCut';
@@ -19,6 +21,7 @@ import { NextCard } from './NextCard';
 import { PartCard } from './PartCard';
 import { useForecasts } from './useForecasts';
 import { VerdictGroups } from './VerdictGroups';
+import { withPending } from './withPending';
 
 const CutChart = dynamic(() => import('./CutChart').then((module) => module.CutChart), { ssr: false });
 
@@ -26,7 +29,11 @@ const TICK_MS = 20_000;
 const HOUR_MS = 3_600_000;
 
 /** The outage desk: before, during and after a power cut. It judges and forecasts in the page itself. */
-export function OutageDesk({ view }: { view: DeskView }) {
+export function OutageDesk({ view: told }: { view: DeskView }) {
+  const pending = usePending();
+  const waits = JSON.stringify(pending);
+  // Made anew only when something else waits.
+  const view = useMemo(() => withPending(told, JSON.parse(waits) as Sending[]), [told, waits]);
   const now = useNow(view.now, TICK_MS);
   const desk = useMemo(() => deskOf(view, now), [view, now]);
   return desk ? <OpenCut view={view} desk={desk} now={now} /> : <BeginCut view={view} />;

@@ -64,20 +64,31 @@ export const CERTAINTY_WORDS = {
   assumed: 'assumed, to be safe',
 } as const;
 
-/** What was seen, as the API takes it. */
-export const toRawSeen = (seen: Seen): Record<string, unknown> => ({
-  ...(seen.iceCrystals === undefined ? {} : { ice_crystals: seen.iceCrystals }),
-  ...(seen.measuredC === undefined ? {} : { measured_c: seen.measuredC }),
-  ...(seen.mould === undefined ? {} : { mould: seen.mould }),
-  ...(seen.slime === undefined ? {} : { slime: seen.slime }),
-  ...(seen.offSmell === undefined ? {} : { off_smell: seen.offSmell }),
-  ...(seen.sealBroken === undefined ? {} : { seal_broken: seen.sealBroken }),
-  ...(seen.drippedOn === undefined ? {} : { dripped_on: seen.drippedOn }),
-  ...(seen.flooded === undefined ? {} : { flooded: seen.flooded }),
-});
-
 /** "1 h 10 min", "31 h", "2½ days": rounded down, and never as exact as it is not. */
 export function sayLeft(hours: number): string {
   if (hours >= 48) return `${Math.floor(hours / 12) / 2} days`;
   return hours >= 6 ? `${Math.floor(hours)} h` : sayHours(Math.floor(hours * 60) / 60);
 }
+
+const RAW_NAMES = {
+  ice_crystals: 'iceCrystals',
+  measured_c: 'measuredC',
+  mould: 'mould',
+  slime: 'slime',
+  off_smell: 'offSmell',
+  seal_broken: 'sealBroken',
+  dripped_on: 'drippedOn',
+  flooded: 'flooded',
+} as const satisfies Record<string, keyof Seen>;
+
+/** What was seen, from what the API takes. */
+export const fromRawSeen = (raw: Record<string, unknown>): Seen =>
+  Object.fromEntries(
+    Object.entries(RAW_NAMES).flatMap(([key, name]) => (raw[key] === undefined ? [] : [[name, raw[key]]])),
+  );
+
+/** What was seen, as the API takes it. */
+export const toRawSeen = (seen: Seen): Record<string, unknown> =>
+  Object.fromEntries(
+    Object.entries(RAW_NAMES).flatMap(([key, name]) => (seen[name] === undefined ? [] : [[key, seen[name]]])),
+  );

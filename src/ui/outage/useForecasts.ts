@@ -1,6 +1,6 @@
 'use client';
 
-import { useEffect, useState } from 'react';
+import { useEffect, useSyncExternalStore } from 'react';
 import type { CutRequest } from '@/core/powercut/cutForecast';
 import type { CutForecast } from '@/core/powercut/forecastCut';
 import type { CutReply } from '@/workers/cutWorker';
@@ -28,13 +28,24 @@ function ask(request: CutRequest): Promise<CutForecast> {
   });
 }
 
+/** Everyone who waits hears of every answer: who asked first may be gone by then. */
+const listeners = new Set<() => void>();
+let answered = 0;
+function subscribe(changed: () => void): () => void {
+  listeners.add(changed);
+  return () => listeners.delete(changed);
+}
+
 /** Forecasts of some cuts, worked out in a web worker, on a phone and without a network too; `undefined` while one is not ready. */
 export function useForecasts(requests: readonly CutRequest[]): (CutForecast | undefined)[] {
   const keys = requests.map((request) => JSON.stringify(request));
-  const [, renew] = useState(0);
+  useSyncExternalStore(
+    subscribe,
+    () => answered,
+    () => 0,
+  );
   const all = keys.join('\n');
   useEffect(() => {
-    let stale = false;
     for (const key of all === '' ? [] : all.split('\n')) {
       if (answers.has(key) || asked.has(key)) continue;
       asked.add(key);
@@ -42,12 +53,10 @@ export function useForecasts(requests: readonly CutRequest[]): (CutForecast | un
         if (answers.size > MOST_KEPT) answers.clear();
         answers.set(key, forecast);
         asked.delete(key);
-        if (!stale) renew((count) => count + 1);
+        answered += 1;
+        for (const changed of listeners) changed();
       });
     }
-    return () => {
-      stale = true;
-    };
   }, [all]);
   return keys.map((key) => answers.get(key));
 }

@@ -3,15 +3,17 @@
 import dynamic from 'next/dynamic';
 
 const Shortcuts = dynamic(() => import('./Shortcuts').then((module) => module.Shortcuts), { ssr: false });
+const Offline = dynamic(() => import('./Offline').then((module) => module.Offline), { ssr: false });
 const Notices = dynamic(() => import('./Notices').then((module) => module.Notices), { ssr: false });
 const Others = dynamic(() => import('./Others').then((module) => module.Others), { ssr: false });
 
-/** What shows nothing at first, fetched once the page lives: keys, what others do, and the day's notices. */
-export function Later({ notifyAt }: { notifyAt: string }) {
+/** What shows nothing at first, fetched once the page lives: keys, what others do, what is kept for a house without network, the day's notices. @param at when the page was made, ISO 8601 */
+export function Later({ notifyAt, at }: { notifyAt: string; at: string }) {
   return (
     <>
       <Shortcuts />
       <Others />
+      <Offline at={at} />
       <Notices notifyAt={notifyAt} />
     </>
   );

@@ -5,6 +5,7 @@ import { useEffect, useState } from 'react';
 import type { ChangesView } from '@/services/household/changes';
 import { doorClient } from '../door/doorClient';
 import { fetchJson } from '../door/fetchJson';
+import { noteLost, noteReached } from '../door/kitchenClock';
 import { toldHere } from '../door/sendCommands';
 
 /** Asked so often while the page is in sight. */
@@ -23,7 +24,8 @@ export function Others() {
     let timer: ReturnType<typeof setTimeout>;
     let over = false;
     const look = async (): Promise<void> => {
-      const { changes, latest } = await fetchJson<ChangesView>('/api/v1/changes');
+      const { changes, latest, at } = await fetchJson<ChangesView>('/api/v1/changes');
+      noteReached(at);
       if (over) return;
       const before = known;
       known = changes;
@@ -37,16 +39,11 @@ export function Others() {
       if (over) return;
       timer = setTimeout(() => {
         if (document.visibilityState === 'hidden') again();
-        else
-          void look()
-            .catch(() => undefined)
-            .finally(again);
+        else void look().catch(noteLost).finally(again);
       }, EVERY_MS);
     };
     // The page may have been kept for a while: it begins with what it knows now.
-    void look()
-      .catch(() => undefined)
-      .finally(again);
+    void look().catch(noteLost).finally(again);
     return () => {
       over = true;
       clearTimeout(timer);

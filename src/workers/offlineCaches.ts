@@ -1,0 +1,3 @@
+/** Names of what is kept for a house without network. */
+export const PAGES_CACHE = 'orderly-frost-pages';
+export const READS_CACHE = 'orderly-frost-reads';

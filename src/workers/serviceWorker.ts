@@ -1,0 +1,44 @@
+/// <reference lib="webworker" />
+import { NetworkFirst, type PrecacheEntry, Serwist, type SerwistGlobalConfig } from 'serwist';
+import { PAGES_CACHE, READS_CACHE } from './offlineCaches';
+
+declare global {
+  interface WorkerGlobalScope extends SerwistGlobalConfig {
+    /** What the build put out; every name of it changes with what is in it. */
+    __SW_MANIFEST: (PrecacheEntry | string)[];
+  }
+}
+declare const self: ServiceWorkerGlobalScope;
+
+/** So long the kitchen's server is waited for before what was last seen is shown, seconds. */
+const PATIENCE_S = 4;
+
+/** Pages and what they read as last seen, for a house without power or network; changes never go through here. */
+const serwist = new Serwist({
+  precacheEntries: self.__SW_MANIFEST,
+  precacheOptions: {
+    plugins: [
+      {
+        // An answer of its own has no address, so a worker made of it keeps the one it was asked by, with what stands behind its “#”.
+        handlerWillRespond: ({ response: { body, status, headers } }) =>
+          Promise.resolve(new Response(body, { status, headers })),
+      },
+    ],
+  },
+  skipWaiting: true,
+  clientsClaim: true,
+  runtimeCaching: [
+    {
+      matcher: ({ request, sameOrigin }) => sameOrigin && request.mode === 'navigate',
+      handler: new NetworkFirst({ cacheName: PAGES_CACHE, networkTimeoutSeconds: PATIENCE_S }),
+    },
+    {
+      matcher: ({ request, url, sameOrigin }) =>
+        sameOrigin &&
+        request.method === 'GET' &&
+        /^\/api\/v1\/(vocabulary|shopping|packages\/|stock\/groups)/.test(url.pathname),
+      handler: new NetworkFirst({ cacheName: READS_CACHE, networkTimeoutSeconds: PATIENCE_S }),
+    },
+  ],
+});
+serwist.addEventListeners();
