@@ -58,7 +58,7 @@ const TRUE_WORDS: Readonly<Record<DrillChoice, string>> = {
 };
 
 /** All the evidence there is, judged by the rules of the desk. */
-export function trueVerdicts(
+function trueVerdicts(
   drill: Drill,
   findings: readonly DrillFinding[],
   foods: ReadonlyMap<string, DrillFood>,

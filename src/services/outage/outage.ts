@@ -4,7 +4,8 @@ import { TELLTALES } from '@/core/model/cut';
 import type { CutAppliance, ItemVerdict } from '@/core/powercut/powerCut';
 import { now } from '../door/clock';
 import { foodNamed, ourHousehold, outageClassOf, referenceOf } from '../household/household';
-import { doors, type RawSeen, seenSchema, toSeen } from '../door/schemas/cut';
+import { doors, seenSchema } from '../door/schemas/cut';
+import { type RawSeen, toSeen } from './seenNames';
 import { instantSchema, validate } from '../door/validate';
 
 const applianceSchema = Joi.object({

@@ -7,15 +7,10 @@ import type { DeskView } from '@/services/outage/cutDesk';
 import { useDoor } from '../door/useDoor';
 import { Tick } from '../forms/Tick';
 import { useClock, useNow } from '../haul/useNow';
+import { localInput } from './cutWords';
 
 const HOURS_AGO = [1, 2, 4, 8, 24] as const;
 const HOUR_MS = 3_600_000;
-
-/** What a browser's field for a day and an hour wants, in the time of this device. */
-export function localInput(ms: number): string {
-  const at = new Date(ms);
-  return new Date(ms - at.getTimezoneOffset() * 60_000).toISOString().slice(0, 16);
-}
 
 /** Nothing is off, as far as anybody told: one press begins a cut, since now or since about when. */
 export function BeginCut({ view }: { view: DeskView }) {

@@ -9,13 +9,14 @@ import type { DeskView } from '@/services/outage/cutDesk';
 import type { Sending } from '../door/doorClient';
 import { usePending } from '../door/StillAsking';
 import { useDoor } from '../door/useDoor';
-import { useClock, useNow } from '../haul/useNow';
-import { BeginCut, localInput } from './BeginCut';
-import { CatchUpCard } from './CatchUpCard';
+import { useNow } from '../haul/useNow';
+import { BeginCut } from './BeginCut';
+import { CutHead } from './CutHead';
 import { CutWalk } from './CutWalk';
-import { DID_WORDS, sayLeft, toRawSeen } from './cutWords';
+import { toRawSeen } from '@/services/outage/seenNames';
 import { DecideSheet } from './DecideSheet';
 import { type Desk, deskOf, type Judged } from './deskOf';
+import { DoneCard } from './DoneCard';
 import { MeasuresCard } from './MeasuresCard';
 import { NextCard } from './NextCard';
 import { PartCard } from './PartCard';
@@ -152,7 +153,7 @@ function OpenCut({ view, desk, now }: { view: DeskView; desk: Desk; now: string 
               )}
             </div>
             <VerdictGroups judged={judged} zones={zones} onSeen={see} onDecide={ended ? setDeciding : null} />
-            <Done desk={desk} />
+            <DoneCard desk={desk} />
           </section>
         </div>
       )}
@@ -165,144 +166,5 @@ function OpenCut({ view, desk, now }: { view: DeskView; desk: Desk; now: string 
         />
       )}
     </div>
-  );
-}
-
-/** Since when, how long, and the way on: power is back, put right, put away. */
-function CutHead({ view, desk: { cut }, hours }: { view: DeskView; desk: Desk; hours: number }) {
-  const { act, busy } = useDoor();
-  const clock = useClock(view.now);
-  const [editing, setEditing] = useState(false);
-  const [catching, setCatching] = useState(false);
-  const [from, setFrom] = useState(localInput(Date.parse(cut.from)));
-  const [until, setUntil] = useState(cut.until === null ? '' : localInput(Date.parse(cut.until)));
-  const sayTime = (at: string): string =>
-    new Date(at).toLocaleString('en-GB', { weekday: 'short', hour: '2-digit', minute: '2-digit' });
-  const ended = cut.until !== null;
-  const sound = from !== '' && (until === '' || Date.parse(until) >= Date.parse(from));
-  return (
-    <section aria-label="The power cut" className="space-y-3">
-      <div className="flex flex-wrap items-center gap-3">
-        <h1 className="mr-auto text-[1.6rem]">
-          {ended
-            ? `The power was off for ${sayLeft(hours)}, until ${sayTime(cut.until ?? '')}`
-            : `Power off since ${sayTime(cut.from)}, ${sayLeft(hours)} ago`}
-        </h1>
-        {!ended && (
-          <button
-            type="button"
-            className="button min-h-12 text-lg"
-            data-main="true"
-            disabled={busy}
-            onClick={() => void act({ type: 'cut.time', cut: cut.id, from: cut.from, until: clock() })}
-          >
-            Power is back
-          </button>
-        )}
-        <button type="button" className="button" aria-expanded={editing} onClick={() => setEditing(!editing)}>
-          Times
-        </button>
-        <a className="button" href="/api/v1/outage/card" target="_blank" rel="noreferrer">
-          Paper card
-        </a>
-        <button
-          type="button"
-          className="button"
-          aria-expanded={catching}
-          onClick={() => setCatching(!catching)}
-        >
-          From the card
-        </button>
-        {ended && (
-          <button
-            type="button"
-            className="button"
-            disabled={busy}
-            onClick={() => void act({ type: 'cut.close', cut: cut.id })}
-          >
-            {cut.closedAt === null ? 'Put the desk away' : 'Put away'}
-          </button>
-        )}
-      </div>
-      {catching && <CatchUpCard cut={cut} onDone={() => setCatching(false)} />}
-      {editing && (
-        <form
-          className="card flex flex-wrap items-end gap-3 p-4"
-          onSubmit={(event) => {
-            event.preventDefault();
-            if (!sound) return;
-            const told = {
-              from: new Date(from).toISOString(),
-              until: until === '' ? null : new Date(until).toISOString(),
-            };
-            void act({ type: 'cut.time', cut: cut.id, ...told }).then(
-              (answers) => answers && setEditing(false),
-            );
-          }}
-        >
-          <label>
-            <span className="block text-slate">Power went off</span>
-            <input
-              className="field"
-              type="datetime-local"
-              value={from}
-              onChange={(event) => setFrom(event.target.value)}
-            />
-          </label>
-          <label>
-            <span className="block text-slate">Power came back (empty while it is off)</span>
-            <input
-              className="field"
-              type="datetime-local"
-              value={until}
-              onChange={(event) => setUntil(event.target.value)}
-            />
-          </label>
-          <button type="submit" className="button" data-main="true" disabled={busy || !sound}>
-            Put right
-          </button>
-          <p role="alert" className="w-full text-beet">
-            {sound ? '' : 'The power came back before it went; check the two times.'}
-          </p>
-        </form>
-      )}
-      {view.readings.length === 0 && !ended && (
-        <p className="text-slate">
-          A thermometer read in the first quarter of the cut and once near its end proves most. Middle of a
-          shelf, not the door; shut it quickly.
-        </p>
-      )}
-    </section>
-  );
-}
-
-/** What was decided and done, with what was lost. */
-function Done({ desk: { cut, done } }: { desk: Desk }) {
-  const things = done.flatMap((one) => one.things);
-  if (things.length === 0) return null;
-  const lost = things.filter(({ did, rule }) => did === 'discard' && rule !== 'date');
-  return (
-    <section aria-label="Done" className="card px-4 py-3">
-      <h3 className="flex items-baseline justify-between text-lg">
-        Done <span>{things.length}</span>
-      </h3>
-      <ul className="text-[0.9375rem]">
-        {things.map((one) => (
-          <li key={one.package}>
-            {one.called} {one.code}: {DID_WORDS[one.did]}
-          </li>
-        ))}
-      </ul>
-      {lost.length > 0 && (
-        <div className="mt-2 flex flex-wrap gap-2">
-          <a className="button" href={`/api/v1/outage/losses?cut=${cut.id}`} target="_blank" rel="noreferrer">
-            Loss list
-          </a>
-          <a className="button" href={`/api/v1/outage/losses/csv?cut=${cut.id}`} download>
-            Save as CSV
-          </a>
-        </div>
-      )}
-    </section>
   );
 }

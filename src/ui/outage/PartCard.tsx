@@ -9,7 +9,8 @@ import { Choice } from '../forms/Choice';
 import { degreesOf, readDegrees } from '../units/readDegrees';
 import { useSay } from '../units/useSay';
 import { useUnits } from '../units/useWording';
-import { DOOR_CHOICES, sayLeft, TELLTALE_CHOICES } from './cutWords';
+import { PartMore } from './PartMore';
+import { sayLeft, sayTime, TELLTALE_CHOICES } from './cutWords';
 import { sayCelsius } from '@/core/powercut/sayCut';
 
 const HOUR_MS = 3_600_000;
@@ -62,8 +63,6 @@ export function PartCard({
     const { called, kind, drawn, ...told } = { ...part, ...change };
     void act({ type: 'cut.part', cut: cut.id, part: drawn ? told : { ...told, called, kind }, off });
   };
-  const time = (at: string): string =>
-    new Date(at).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
   return (
     <section
       aria-label={part.called}
@@ -87,7 +86,7 @@ export function PartCard({
           ? `${ended ? `published limit ${sayLeft(forecast.publishedLimitH)}` : forecastWords(forecast, gone, part.kind)} · `
           : ''}
         {Math.round(part.fill * 100)} % full
-        {last ? say(` · read ${sayCelsius(last.c)} at ${time(last.at)}`) : ' · not read yet'}
+        {last ? say(` · read ${sayCelsius(last.c)} at ${sayTime(last.at)}`) : ' · not read yet'}
         {openings > 0 ? ` · opened ${openings === 1 ? 'once' : `${openings} times`}` : ''}
       </p>
       <form
@@ -144,90 +143,7 @@ export function PartCard({
           onChoose={(telltale) => set({ telltale })}
         />
       )}
-      {more && (
-        <div className="grid grid-cols-2 gap-2">
-          <Choice
-            label="Door"
-            value={part.doors}
-            choices={DOOR_CHOICES}
-            onChoose={(doors) => set({ doors })}
-          />
-          <Figure
-            label="Full, %"
-            value={part.fill * 100}
-            most={100}
-            onSet={(fill) => set({ fill: fill / 100 })}
-          />
-          <Figure label="Ice packs, kg" value={part.iceKg} most={200} onSet={(iceKg) => set({ iceKg })} />
-          <Figure
-            label="Water bottles, kg"
-            value={part.waterKg}
-            most={200}
-            onSet={(waterKg) => set({ waterKg })}
-          />
-          <Figure
-            label="Room, °C"
-            value={part.roomC}
-            least={-20}
-            most={50}
-            onSet={(roomC) => set({ roomC })}
-          />
-          <button type="button" className="button self-end" disabled={busy} onClick={() => set({}, true)}>
-            {part.drawn ? 'It had power' : 'Not used'}
-          </button>
-          {readings.length > 0 && (
-            <ul className="col-span-2 text-[0.9375rem]">
-              {readings.map((reading) => (
-                <li key={reading.id} className="flex items-center gap-2">
-                  {time(reading.at)}: {say(sayCelsius(reading.c))}
-                  <button
-                    type="button"
-                    className="button border-transparent"
-                    aria-label={`Take the reading of ${time(reading.at)} away`}
-                    onClick={() =>
-                      void act({ type: 'cut.read', cut: cut.id, part: part.id, reading: reading.id, c: null })
-                    }
-                  >
-                    ✕
-                  </button>
-                </li>
-              ))}
-            </ul>
-          )}
-        </div>
-      )}
+      {more && <PartMore cut={cut} part={part} readings={readings} onSet={set} />}
     </section>
-  );
-}
-
-/** A figure that is told once one leaves the field. */
-function Figure({
-  label,
-  value,
-  least = 0,
-  most,
-  onSet,
-}: {
-  label: string;
-  value: number;
-  least?: number;
-  most: number;
-  onSet: (value: number) => void;
-}) {
-  const [text, setText] = useState(String(Math.round(value * 10) / 10));
-  const number = Number(text.replace(',', '.').replace('−', '-'));
-  const sound = text.trim() !== '' && number >= least && number <= most;
-  return (
-    <label>
-      <span className="block text-slate">{label}</span>
-      <input
-        className="field"
-        inputMode="decimal"
-        value={text}
-        aria-invalid={!sound}
-        onChange={(event) => setText(event.target.value)}
-        onBlur={() => sound && Math.abs(number - value) > 0.05 && onSet(number)}
-      />
-    </label>
   );
 }

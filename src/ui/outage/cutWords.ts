@@ -1,4 +1,4 @@
-import type { CutDeed, DOORS, Seen, TELLTALES } from '@/core/model/cut';
+import type { CutDeed, DOORS, TELLTALES } from '@/core/model/cut';
 import type { OutageVerdict } from '@/core/model/outageClass';
 import { sayHours } from '@/core/powercut/sayCut';
 
@@ -70,25 +70,12 @@ export function sayLeft(hours: number): string {
   return hours >= 6 ? `${Math.floor(hours)} h` : sayHours(Math.floor(hours * 60) / 60);
 }
 
-const RAW_NAMES = {
-  ice_crystals: 'iceCrystals',
-  measured_c: 'measuredC',
-  mould: 'mould',
-  slime: 'slime',
-  off_smell: 'offSmell',
-  seal_broken: 'sealBroken',
-  dripped_on: 'drippedOn',
-  flooded: 'flooded',
-} as const satisfies Record<string, keyof Seen>;
+/** "16:05", by this device. */
+export const sayTime = (at: string): string =>
+  new Date(at).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
 
-/** What was seen, from what the API takes. */
-export const fromRawSeen = (raw: Record<string, unknown>): Seen =>
-  Object.fromEntries(
-    Object.entries(RAW_NAMES).flatMap(([key, name]) => (raw[key] === undefined ? [] : [[name, raw[key]]])),
-  );
-
-/** What was seen, as the API takes it. */
-export const toRawSeen = (seen: Seen): Record<string, unknown> =>
-  Object.fromEntries(
-    Object.entries(RAW_NAMES).flatMap(([key, name]) => (seen[name] === undefined ? [] : [[key, seen[name]]])),
-  );
+/** What a browser's field for a day and an hour wants, in the time of this device. */
+export function localInput(ms: number): string {
+  const at = new Date(ms);
+  return new Date(ms - at.getTimezoneOffset() * 60_000).toISOString().slice(0, 16);
+}

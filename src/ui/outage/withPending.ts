@@ -8,7 +8,7 @@ import {
 } from '@/core/model/cut';
 import type { DeskView } from '@/services/outage/cutDesk';
 import type { Sending } from '../door/doorClient';
-import { fromRawSeen } from './cutWords';
+import { type RawSeen, toSeen } from '@/services/outage/seenNames';
 
 type Told = Sending['commands'][number];
 
@@ -55,8 +55,7 @@ function looked(view: DeskView, told: Told, at: string): DeskView {
   const before = new Map(view.seen.map((one) => [one.package, one]));
   const fresh = ids.map((id) => {
     const old = before.get(id);
-    const seen: Seen =
-      told.seen === undefined ? (old?.seen ?? {}) : fromRawSeen((told.seen ?? {}) as Record<string, unknown>);
+    const seen: Seen = told.seen === undefined ? (old?.seen ?? {}) : toSeen((told.seen ?? {}) as RawSeen);
     const movedTo =
       told.to === undefined
         ? (old?.movedTo ?? null)

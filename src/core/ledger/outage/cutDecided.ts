@@ -12,7 +12,7 @@ const overlaps = (a: Pick<Cut, 'from' | 'until'>, b: Pick<Cut, 'from' | 'until'>
   a.from < (b.until ?? '9999') && b.from < (a.until ?? '9999');
 
 /** Times that cannot be, told plainly. @throws Refusal `cut` */
-export function refuseTimes({ from, until }: Pick<Cut, 'from' | 'until'>, now: string): void {
+function refuseTimes({ from, until }: Pick<Cut, 'from' | 'until'>, now: string): void {
   if (from > now) throw new Refusal('cut', 'The power cannot have gone off after now.');
   if (until !== null && until < from)
     throw new Refusal('cut', 'The power came back before it went; check the two times.');

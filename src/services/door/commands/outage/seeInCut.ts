@@ -1,7 +1,8 @@
 import Joi from 'joi';
 import { seeInCutCommand } from '@/core/ledger/outage/seeInCut';
 import { atDoor } from '../../atDoor';
-import { type RawSeen, seenSchema, toSeen } from '../../schemas/cut';
+import { type RawSeen, toSeen } from '../../../outage/seenNames';
+import { seenSchema } from '../../schemas/cut';
 import { uuid } from '../../schemas/words';
 
 /** As the API takes it. */
