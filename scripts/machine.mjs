@@ -1,4 +1,6 @@
 // What start, test and bench share: installing what is missing, locks, ports, children that stop with us.
+import { get } from 'node:http';
+import { get as secureGet } from 'node:https';
 import { spawn, spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import {
@@ -263,6 +265,20 @@ export async function prepareDatabase(url, args = [], env = {}) {
 }
 
 /** Starts the production server and waits until it answers. Resolves to the child. */
+/** Asks whether it answers; over TLS it has to be the household's own certificate. */
+function askHealth(host, port, certFile) {
+  const told = { host, port, path: '/api/v1/health', headers: { host: `localhost:${port}` } };
+  const ask = certFile
+    ? (answered) => secureGet({ ...told, ca: readFileSync(certFile), servername: 'localhost' }, answered)
+    : (answered) => get(told, answered);
+  return new Promise((resolve, reject) => {
+    ask((response) => {
+      response.resume();
+      resolve(response.statusCode);
+    }).on('error', reject);
+  });
+}
+
 export async function serve({ port, host, url, env = {}, quiet = false }) {
   const { remember } = await import('./children.mjs');
   const child = spawn(process.execPath, ['scripts/server.mjs', host, String(port)], {
@@ -281,11 +297,11 @@ export async function serve({ port, host, url, env = {}, quiet = false }) {
   remember(child);
   let ended = false;
   child.once('exit', () => (ended = true));
-  const address = `http://${host === '0.0.0.0' || host === '::' ? '127.0.0.1' : host}:${port}`;
+  const own = host === '0.0.0.0' || host === '::' ? '127.0.0.1' : host;
   for (let waited = 0; waited < 60_000; waited += 100) {
     if (ended) throw new Error('the server ended before it answered');
     try {
-      await fetch(`${address}/api/v1/health`, { headers: { host: `localhost:${port}` } });
+      await askHealth(own, port, env.TLS_CERT);
       return child;
     } catch {
       await pause(100);

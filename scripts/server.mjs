@@ -1,6 +1,7 @@
 // The production server: Next.js behind a door that times out, limits, and never answers HTML under /api.
 // node scripts/server.mjs HOST PORT
 import { createServer } from 'node:http';
+import { createServer as createSecureServer } from 'node:https';
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import process from 'node:process';
@@ -80,9 +81,22 @@ function answerWorker(response) {
   response.end(serviceWorker);
 }
 
+/** What a phone is told to trust; it holds no secret. */
+const CERTIFICATE = '/home-certificate.crt';
+function answerCertificate(response) {
+  response.writeHead(200, {
+    'content-type': 'application/x-x509-ca-cert',
+    'content-length': tls.cert.byteLength,
+    'cache-control': 'no-store',
+    'x-content-type-options': 'nosniff',
+  });
+  response.end(tls.cert);
+}
+
 async function answer(request, response, handle) {
   const url = request.url ?? '/';
   if (url === '/service-worker.js') return answerWorker(response);
+  if (url === CERTIFICATE && tls) return answerCertificate(response);
   if (url.length > LONGEST_ADDRESS)
     return refuse(response, 414, 'too-long', `An address has at most ${LONGEST_ADDRESS} characters.`);
   if (!url.startsWith('/') || isBroken(url))
@@ -109,13 +123,18 @@ const app = next({ dev: false, dir: process.cwd(), hostname: host, port });
 await app.prepare();
 const handle = app.getRequestHandler();
 
-const server = createServer((request, response) => {
+/** Where the household's own certificate and key lie: then the address is a secure one. */
+const { TLS_CERT: certFile, TLS_KEY: keyFile } = process.env;
+const tls = certFile && keyFile ? { cert: readFileSync(certFile), key: readFileSync(keyFile) } : null;
+
+const listen = (request, response) => {
   answer(request, response, handle).catch((error) => {
     console.error(error);
     if (!response.headersSent) refuse(response, 500, 'fault', 'Something went wrong on our side.');
     else response.destroy();
   });
-});
+};
+const server = tls ? createSecureServer(tls, listen) : createServer(listen);
 server.requestTimeout = REQUEST_MS;
 // Longer than proxies and browsers keep a silent connection, so that none is closed while a request is on its way.
 server.keepAliveTimeout = KEEP_ALIVE_MS;

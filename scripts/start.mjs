@@ -1,4 +1,5 @@
 // npm start: everything a fresh machine needs, then the server. Ctrl-C stops all that was started here.
+import path from 'node:path';
 import process from 'node:process';
 import { cleanUp, watchOver } from './children.mjs';
 import {
@@ -13,6 +14,7 @@ import {
   say,
   sayPlainly,
   serve,
+  VAR,
 } from './machine.mjs';
 
 let stopping = null;
@@ -59,8 +61,46 @@ async function keepUp(database, open) {
   }
 }
 
+/** `--home`: phones in the house get a secure address. */
+const isHome = process.argv.includes('--home');
+
+/** What a server of the house needs besides, and what its address is. */
+async function homeOf(port) {
+  const { homeAddresses, homeCertificate } = await import('./homeCertificate.mjs');
+  const addresses = homeAddresses();
+  const [first = 'localhost'] = addresses;
+  const files = await homeCertificate(path.join(VAR, 'home'), addresses);
+  const address = `https://${first}:${port}`;
+  const allowed = [...(process.env.ALLOWED_HOSTS ?? '').split(','), ...addresses].filter(
+    (name) => name !== '',
+  );
+  const env = {
+    TLS_CERT: files.cert,
+    TLS_KEY: files.key,
+    PUBLIC_URL: address,
+    ALLOWED_HOSTS: allowed.join(','),
+  };
+  return { env, address };
+}
+
+/** The address as a code to scan, and how a phone comes to trust it. */
+async function sayHome(address) {
+  const { default: qrcode } = await import('qrcode');
+  console.log(await qrcode.toString(address, { type: 'terminal', small: true }));
+  say(
+    `On a phone: scan it, or open ${address}, and go on past the warning once. Then open ${address}/home-certificate.crt and`,
+  );
+  say(
+    'trust it. Android: Settings, Security, Install a certificate, CA certificate. iPhone: Settings, Profile downloaded, Install;',
+  );
+  say(
+    'then General, About, Certificate trust settings. From then on the pages work without a network too. Whoever is in the house’s',
+  );
+  say('network may change the stock.');
+}
+
 async function start() {
-  const host = process.env.HOST ?? '127.0.0.1';
+  const host = process.env.HOST ?? (isHome ? '0.0.0.0' : '127.0.0.1');
   checkRoom();
   watchOver();
   await ensureModules();
@@ -71,7 +111,8 @@ async function start() {
   for (let tries = 0; ; tries++) {
     const port = await choosePort(host);
     try {
-      const server = await serve({ port, host, url: database.url });
+      const home = isHome ? await homeOf(port) : null;
+      const server = await serve({ port, host, url: database.url, env: home?.env ?? {} });
       server.once('exit', () => {
         if (!stopping) {
           console.error('The server ended unexpectedly.');
@@ -81,7 +122,8 @@ async function start() {
       const shown = host === '127.0.0.1' || host === '0.0.0.0' ? 'localhost' : host;
       void keepUp(database, openDatabase);
       say('Ctrl-C stops it.');
-      say(`Orderly Frost is at ${process.env.PUBLIC_URL ?? `http://${shown}:${port}`}`);
+      if (home) await sayHome(home.address);
+      say(`Orderly Frost is at ${home?.address ?? process.env.PUBLIC_URL ?? `http://${shown}:${port}`}`);
       return;
     } catch (error) {
       if (tries > 3 || stopping) throw error;

@@ -1,7 +1,7 @@
 'use client';
 
 import Link from 'next/link';
-import { useState } from 'react';
+import { useState, useSyncExternalStore } from 'react';
 import { v4 as newUuid } from 'uuid';
 import type { DeskView } from '@/services/outage/cutDesk';
 import { useDoor } from '../door/useDoor';
@@ -16,6 +16,11 @@ const HOUR_MS = 3_600_000;
 export function BeginCut({ view }: { view: DeskView }) {
   const { act, busy } = useDoor();
   const now = useNow(view.now);
+  const secure = useSyncExternalStore(
+    () => () => undefined,
+    () => window.isSecureContext,
+    () => true,
+  );
   const clock = useClock(view.now);
   const [off, setOff] = useState<ReadonlySet<string>>(new Set(view.parts.map(({ id }) => id)));
   const [since, setSince] = useState('');
@@ -126,6 +131,12 @@ export function BeginCut({ view }: { view: DeskView }) {
             </a>
           </div>
         </div>
+        {!secure && (
+          <p className="card border-l-8 border-honey p-4">
+            This address is not a secure one, so this device keeps nothing for a house without network. On the
+            kitchen’s machine, <code>npm start -- --home</code> gives a secure one, as a code to scan.
+          </p>
+        )}
         <div className="card p-5">
           <h2 className="text-xl">What counts</h2>
           <ul className="mt-2 list-disc space-y-1 pl-5">
