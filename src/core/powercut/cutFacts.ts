@@ -25,9 +25,11 @@ export function cutFacts(
   kept: { cuts: readonly Cut[]; readings: readonly CutReading[]; openings: readonly CutOpening[] },
 ): CutFacts {
   const row = cutsInRow(cut, kept.cuts);
+  // What was read for a cut of long ago tells nothing of how cold this one began.
+  const told = new Set([...row, cut].map(({ id }) => id));
   return {
     cut: withDoors(cut, kept.openings),
     earlier: row.map((one) => withDoors(one, kept.openings)),
-    readings: kept.readings,
+    readings: kept.readings.filter((reading) => told.has(reading.cut)),
   };
 }

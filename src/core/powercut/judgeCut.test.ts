@@ -37,7 +37,8 @@ function judge(
   things: CutThing[],
   { cuts = [shown], readings = [], now = 400 }: { cuts?: Cut[]; readings?: CutReading[]; now?: number } = {},
 ): CutVerdict[] {
-  return judgeCut(cutFacts(shown, { cuts, readings, openings: [] }), things, at(now));
+  const its = readings.map((one) => (one.cut === 'any' ? { ...one, cut: shown.id } : one));
+  return judgeCut(cutFacts(shown, { cuts, readings: its, openings: [] }), things, at(now));
 }
 const only = (verdicts: CutVerdict[]): CutVerdict => {
   expect(verdicts).toHaveLength(1);
@@ -67,6 +68,13 @@ describe('the ledger’s times count', () => {
     expect(only(judge(cut(0, 1), [of(null)])).verdict).toBe('check');
     expect(only(judge(cut(0, 1), [of('2026-11-19')])).verdict).toBe('discard');
   });
+});
+
+it('a reading of another cut, long before, does not tell how cold this one began', () => {
+  const [old, now] = [cut(0, 2), cut(200, 210)] as [Cut, Cut];
+  const before = { ...reading('fridge', 1, 3), cut: old.id };
+  const told = { cuts: [old, now], readings: [before, reading('fridge', 209, 3)] };
+  expect(only(judge(now, [thing('trout')], told)).verdict).toBe('discard');
 });
 
 describe('stretches add up', () => {

@@ -1,3 +1,4 @@
+import type { Cut } from '@/core/model/cut';
 import { SAFE_CHILL_C } from '@/core/model/limits';
 import { retellAll, sayDegrees } from '@/core/units/retell';
 import type { Wording } from '@/core/units/wording';
@@ -5,6 +6,7 @@ import { counterClock } from '@/core/haul/counterClock';
 import { DatabaseGone, sql } from '@/store/database';
 import { readBenchLines } from '@/store/hauls';
 import { readHouseholds } from '@/store/households';
+import { readKept } from '@/store/kept';
 import { chosenPerson } from '../household/chosen';
 import { now } from '../door/clock';
 import { readCounter, viewContext } from '../household/context';
@@ -25,6 +27,8 @@ export interface Shell {
   counter: CounterItem[];
   /** What stands on the haul bench, not packed yet; `null`: nothing. */
   bench: { lines: number; minutes_left: number | null } | null;
+  /** "Thu 22:00": the power is off since then, by the desk; `null`: it is on. */
+  power_off: string | null;
   /** Time of day of heads-ups. */
   notify_at: string;
   wording: Wording;
@@ -59,6 +63,21 @@ function temperaturesOf(
   });
 }
 
+/** Since when the power is off, in the household's time; `null`: no open cut lasts. */
+function powerOff(cuts: readonly Cut[], timeZone: string): string | null {
+  const [first] = cuts
+    .filter(({ until, closedAt }) => until === null && closedAt === null)
+    .map(({ from }) => from)
+    .sort();
+  if (first === undefined) return null;
+  return new Date(first).toLocaleString('en-GB', {
+    weekday: 'short',
+    hour: '2-digit',
+    minute: '2-digit',
+    timeZone,
+  });
+}
+
 /** Top bar and counter; `null` while the database is out of reach. */
 export async function readShell(): Promise<Shell | null> {
   try {
@@ -66,11 +85,12 @@ export async function readShell(): Promise<Shell | null> {
     const { household } = context;
     const { units, decimals } = household.settings;
     const wording = { units, decimals };
-    const [all, person, onCounter, onBench] = await Promise.all([
+    const [all, person, onCounter, onBench, cuts] = await Promise.all([
       readHouseholds(sql()),
       chosenPerson(),
       readCounter(household),
       keptSince(household, 'bench', () => readBenchLines(sql(), household.id)),
+      keptSince(household, 'cuts', () => readKept(sql(), household.id, ['cut'])),
     ]);
     const left = onBench.flatMap(({ line, hot }) => {
       const food = context.reference.byId.get(line.food);
@@ -87,6 +107,7 @@ export async function readShell(): Promise<Shell | null> {
         onBench.length === 0
           ? null
           : { lines: onBench.length, minutes_left: left.length === 0 ? null : Math.min(...left) },
+      power_off: powerOff([...cuts.cut.values()], household.timeZone),
       notify_at: household.settings.notifyAt,
       wording,
       at: now(),

@@ -113,8 +113,12 @@ function OpenCut({ view, desk, now }: { view: DeskView; desk: Desk; now: string 
                 />
               ))}
             </div>
-            <div className="space-y-4 max-lg:order-3">
-              {!ended && <NextCard view={view} desk={desk} forecasts={forecasts} now={now} />}
+            {!ended && (
+              <div className="max-lg:order-2">
+                <NextCard view={view} desk={desk} forecasts={forecasts} now={now} />
+              </div>
+            )}
+            <div className="space-y-4 max-lg:order-4">
               {shown && shownForecast && (
                 <CutChart
                   cut={cut}
@@ -127,7 +131,7 @@ function OpenCut({ view, desk, now }: { view: DeskView; desk: Desk; now: string 
               {shown && !ended && <MeasuresCard called={shown.part.called} request={shown.request} />}
             </div>
           </div>
-          <section aria-labelledby="verdicts" className="space-y-3 max-lg:order-2">
+          <section aria-labelledby="verdicts" className="space-y-3 max-lg:order-3">
             <div>
               <h2 id="verdicts" className="text-2xl">
                 {ended ? 'What to do with the food' : 'If it came back now'}

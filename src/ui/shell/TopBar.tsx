@@ -8,7 +8,11 @@ import { HouseholdButton } from './HouseholdButton';
 import { PLACES } from './places';
 
 /** The name, the places, and how cold it is. */
-export function TopBar({ shell }: { shell: Pick<Shell, 'temperatures' | 'household' | 'other' | 'person'> }) {
+export function TopBar({
+  shell,
+}: {
+  shell: Pick<Shell, 'temperatures' | 'household' | 'other' | 'person' | 'power_off'>;
+}) {
   const here = usePathname();
   return (
     <header className="sticky top-0 z-30 flex min-h-14 flex-wrap items-center gap-x-4 border-b border-line bg-snow px-3 sm:px-6">
@@ -36,7 +40,18 @@ export function TopBar({ shell }: { shell: Pick<Shell, 'temperatures' | 'househo
       </nav>
       <FindButton />
       <HouseholdButton shell={shell} />
-      <ul aria-label="Temperatures, last read" className="hidden gap-4 text-[0.95rem] text-slate xl:flex">
+      {shell.power_off !== null && (
+        <Link
+          href="/outage"
+          className="order-last flex min-h-11 w-full items-center justify-center font-heading font-semibold text-beet lg:order-none lg:w-auto"
+        >
+          Power off since {shell.power_off}
+        </Link>
+      )}
+      <ul
+        aria-label="Temperatures, last read"
+        className={`hidden gap-4 text-[0.95rem] text-slate ${shell.power_off === null ? 'xl:flex' : ''}`}
+      >
         {shell.temperatures.map(({ name, words, warm }) => (
           <li key={name}>
             {name} <b className={`font-heading ${warm ? 'text-beet' : 'text-ink'}`}>{words}</b>

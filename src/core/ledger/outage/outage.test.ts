@@ -84,7 +84,7 @@ function house() {
 describe('what is decided happens', () => {
   it('thrown out with reason and value, held against the verdict, one undo for all', () => {
     const { run, now, thing, end, store, fridge, chest } = house();
-    end(5);
+    const ended = end(5);
     expect(() => run('cut.judge', { things: [thing(fridge, 'eat-soon')] })).toThrow(rule('evidence'));
     expect(() => run('cut.judge', { things: [thing(chest, 'refreeze')] }, 12)).toThrow(rule('evidence'));
     run('cut.see', { packages: [chest], seen: { iceCrystals: true } }, 6);
@@ -98,6 +98,8 @@ describe('what is decided happens', () => {
       ['discard', 500],
       ['refreeze', 500],
     ]);
+    run('ledger.undo', { command: ended, meanwhile: 'cold' }, 12);
+    expect(() => run('ledger.undo', { command: 'cut.begin 0', meanwhile: 'cold' }, 12)).toThrow(/decided/);
     run('ledger.undo', { command: id, meanwhile: 'cold' }, 12);
     expect(store.kept.has(`cut-decided ${id}`)).toBe(false);
     expect([now(fridge), now(chest)].map(({ gone, bestBy, useBy }) => [gone, bestBy, useBy])).toEqual(

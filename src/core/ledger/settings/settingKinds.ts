@@ -136,7 +136,14 @@ const SETTING_KINDS: { readonly [K in Kind]: SettingKind<K> } = {
   asking: keptKind('asking'),
   kit: keptKind('kit'),
   sheet: keptKind('sheet'),
-  cut: keptKind('cut'),
+  cut: {
+    ...keptKind('cut'),
+    needs: () => ({ kept: ['cut', 'cut-decided'] }),
+    stays: (world, subject, { before }) =>
+      before === null && world.keptAll('cut-decided').some(({ cut }) => cut === subject)
+        ? 'Something was decided in this power cut already; undo that first.'
+        : null,
+  },
   'cut-reading': keptKind('cut-reading'),
   'cut-opening': keptKind('cut-opening'),
   'cut-seen': keptKind('cut-seen'),
