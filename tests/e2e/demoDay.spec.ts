@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { withClockedServer } from '../fixtures/clockedServer';
 import { readPages } from '../fixtures/readPages';
+import type { DeskView } from '../../src/services/outage/cutDesk';
 import type { Page } from '@playwright/test';
 import { expect, test } from './page';
 
@@ -25,6 +26,9 @@ const VIEWS = [
   '/stock/sheet',
   '/stock/lump',
   '/outage',
+  '/outage/prepare',
+  '/outage/drill',
+  '/outage/cuts',
   '/ledger',
   '/kitchen',
   '/kitchen/check',
@@ -194,13 +198,25 @@ test('in a US household no screen, label or paper says grams, litres or °C, and
     await expect(page.getByLabel('Appetite')).toContainText(' oz');
     await expect(page.getByText(/more today/)).toBeVisible();
     expect(METRIC.exec(await wordsOf(page))?.[0] ?? null).toBeNull();
+    // A cut that lasts, so that the desk shows all it has.
+    const desk = (await (await page.request.get(`${base}/api/v1/outage`)).json()) as DeskView;
+    await post('/api/v1/commands', {
+      ...{ id: randomUUID(), type: 'cut.begin', cut: randomUUID() },
+      from: new Date(Date.parse(desk.now) - 2 * 3_600_000).toISOString(),
+      parts: desk.parts.map(({ id, fill }) => ({ id, fill, doors: 'shut' })),
+    });
     const everywhere = async (told: RegExp): Promise<void> => {
       for (const address of [...VIEWS, `/p/${code}`]) {
         await page.goto(`${base}${address}`);
         await expect(page.locator('main')).toBeVisible();
         expect([address, told.exec(await wordsOf(page))?.[0] ?? null]).toEqual([address, null]);
       }
-      for (const address of [`/api/v1/labels?codes=${code}`, '/api/v1/slip', '/api/v1/guide']) {
+      for (const address of [
+        `/api/v1/labels?codes=${code}`,
+        '/api/v1/slip',
+        '/api/v1/guide',
+        '/api/v1/outage/card',
+      ]) {
         const pdf = await page.request.get(`${base}${address}`);
         const pages = await readPages(new Response(new Uint8Array(await pdf.body())));
         const words = pages.map(({ text }) => text).join(' ');

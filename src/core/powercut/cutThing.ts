@@ -28,6 +28,13 @@ function stays(
   ];
 }
 
+/** From one shelf to another of the same compartment it went nowhere. */
+function joined(before: PartStay[], next: PartStay): PartStay[] {
+  const last = before.at(-1);
+  if (last?.part !== next.part) return [...before, next];
+  return [...before.slice(0, -1), { ...last, until: next.until }];
+}
+
 /** From when it was carried off it lay there, whatever its zone says. */
 function carriedOff(its: PartStay[], movedTo: CutSeen['movedTo']): PartStay[] {
   if (!movedTo) return its;
@@ -61,11 +68,13 @@ export function cutThing(
   },
 ): CutThing {
   const { seen, partOfZone } = known;
-  const its = stays(found, known.moves).map(({ zone, from, until }): PartStay => ({
-    part: zone === null ? null : partOfZone(zone),
-    from,
-    until,
-  }));
+  const its = stays(found, known.moves)
+    .map(({ zone, from, until }): PartStay => ({
+      part: zone === null ? null : partOfZone(zone),
+      from,
+      until,
+    }))
+    .reduce<PartStay[]>(joined, []);
   return {
     id: found.id,
     food: { name: found.called },

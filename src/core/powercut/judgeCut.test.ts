@@ -60,6 +60,23 @@ describe('the ledger’s times count', () => {
     expect(only(judge(cut(0, 9), [thing('trout')])).verdict).toBe('discard');
   });
 
+  it('from one shelf to another of the same fridge it went nowhere', () => {
+    const place = (zone: string) => ({ here: true, zone });
+    const moves = [{ at: at(1), from: place('shelf'), to: place('drawer') }];
+    const packed = {
+      id: 'p',
+      called: 'Trout',
+      zoneId: 'drawer',
+      useBy: null,
+      bestBy: '2099-01-01',
+      condemned: false,
+    };
+    const known = { outageClass: thing('trout').outageClass, seen: null, today: '2026-11-20' };
+    const its = cutThing(packed, { ...known, moves, partOfZone: () => 'fridge' });
+    const readings = [reading('fridge', 0.2, 3), reading('fridge', 8.9, 3.5)];
+    expect(only(judge(cut(0, 9), [its], { readings })).verdict).toBe('keep');
+  });
+
   it('what is past its own date is never kept, cut or no cut', () => {
     const now = { outageClass: outageClass('hard-cheese'), moves: [], seen: null, today: '2026-11-20' };
     const packed = { id: 'p', called: 'Cheese', zoneId: 'shelf', bestBy: '2026-11-19', condemned: false };

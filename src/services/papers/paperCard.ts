@@ -73,6 +73,7 @@ export async function printCard(): Promise<Buffer> {
   const { document, page, done } = beginPaper('Orderly Frost power cut card', PAGE_MM, household.settings);
   const wide = PAGE_MM[0] * MM - 2 * EDGE;
   const bottom = PAGE_MM[1] * MM - EDGE;
+  const degrees = household.settings.units === 'us' ? '°F' : '°C';
   const classes = new Map(view.classes.map((one) => [one.id, one]));
   const partOf = new Map(view.zones.map(({ id, part }) => [id, part]));
   const parts = view.parts.map((part) => ({
@@ -122,7 +123,7 @@ export async function printCard(): Promise<Buffer> {
           .font('text')
           .fontSize(7)
           .fillColor(PAPER_SLATE)
-          .text('at             °C', EDGE + at * box + 4, y + 8, { width: box - 10, height: 9 });
+          .text(`at             ${degrees}`, EDGE + at * box + 4, y + 8, { width: box - 10, height: 9 });
       }
       y += BOX_PT;
       for (const [group, its] of groups) {

@@ -1,12 +1,12 @@
 import { useSyncExternalStore } from 'react';
 
-/** A page older than this was kept on the device: its own time is long past. */
-const KEPT_AFTER_MS = 90_000;
 const PLACE = 'orderly-frost:clock-off';
 /** So many askings in a row without an answer, and the server counts as out of reach. */
 const MOST_LOST = 2;
 
 let lost = 0;
+/** True once the server has said what time it has, or did not answer: before that the page's own time is the best there is. */
+let asked = false;
 const listeners = new Set<() => void>();
 const tell = (): void => listeners.forEach((changed) => changed());
 
@@ -25,6 +25,7 @@ export function noteReached(at: string): void {
   } catch {
     // Kept nowhere: this device's clock is taken as it is.
   }
+  asked = true;
   if (lost === 0) return;
   lost = 0;
   tell();
@@ -32,20 +33,21 @@ export function noteReached(at: string): void {
 
 /** It did not answer. */
 export function noteLost(): void {
+  asked = true;
   lost += 1;
   if (lost === MOST_LOST) tell();
 }
 
 /**
- * The kitchen's time now, ISO 8601: the page's own time going on, or, where the page was kept for longer, this device's clock put
- * right by as much as it was last known to be off.
+ * The kitchen's time now, ISO 8601: this device's clock put right by as much as the server says that it is off, or said when it was
+ * last reached: a page that was kept has an old time. Before it was asked, the page's own time going on.
  *
  * @param told when the page was made, ISO 8601 @param sinceMs how long it is open
  */
 export function kitchenNow(told: string, sinceMs: number): string {
   const byPage = Date.parse(told) + sinceMs;
-  const byDevice = Date.now() + offsetMs();
-  return new Date(byDevice - byPage > KEPT_AFTER_MS ? byDevice : byPage).toISOString();
+  // Never before the page was made.
+  return new Date(asked ? Math.max(byPage, Date.now() + offsetMs()) : byPage).toISOString();
 }
 
 function subscribe(changed: () => void): () => void {

@@ -56,7 +56,11 @@ export function NextCard({
     return (
       <section aria-label="Next" className="card p-4">
         <h3 className="text-lg">Next</h3>
-        <p>Leave the doors shut. Nothing has to be moved yet.</p>
+        <p>
+          {judged.some(({ verdict }) => verdict.verdict === 'discard')
+            ? 'Leave the doors shut. What stands under “Throw out” is past saving, whatever is done now.'
+            : 'Leave the doors shut. Nothing has to be moved yet.'}
+        </p>
       </section>
     );
   const ordered = [...next.things].sort((a, b) => (a.thing.governing < b.thing.governing ? -1 : 1));

@@ -5,8 +5,13 @@ import type { Cut, CutPart, CutReading } from '@/core/model/cut';
 import { sayCelsius } from '@/core/powercut/sayCut';
 import { useDoor } from '../door/useDoor';
 import { Choice } from '../forms/Choice';
+import { toCelsius } from '@/core/units/retell';
+import { degreesOf } from '../units/readDegrees';
 import { useSay } from '../units/useSay';
+import { useUnits } from '../units/useWording';
 import { DOOR_CHOICES, sayTime } from './cutWords';
+
+const LB_A_KG = 2.20462;
 
 /** What else is known of a part: doors, fill, ice, the room; its readings, each to be taken away; that it had power after all. */
 export function PartMore({
@@ -22,6 +27,9 @@ export function PartMore({
 }) {
   const { act, busy } = useDoor();
   const say = useSay();
+  const units = useUnits();
+  const us = units === 'us';
+  const weight = us ? LB_A_KG : 1;
   return (
     <div className="grid grid-cols-2 gap-2">
       <Choice label="Door" value={part.doors} choices={DOOR_CHOICES} onChoose={(doors) => onSet({ doors })} />
@@ -31,14 +39,25 @@ export function PartMore({
         most={100}
         onSet={(fill) => onSet({ fill: fill / 100 })}
       />
-      <Figure label="Ice packs, kg" value={part.iceKg} most={200} onSet={(iceKg) => onSet({ iceKg })} />
       <Figure
-        label="Water bottles, kg"
-        value={part.waterKg}
-        most={200}
-        onSet={(waterKg) => onSet({ waterKg })}
+        label={`Ice packs, ${us ? 'lb' : 'kg'}`}
+        value={part.iceKg * weight}
+        most={200 * weight}
+        onSet={(ice) => onSet({ iceKg: ice / weight })}
       />
-      <Figure label="Room, °C" value={part.roomC} least={-20} most={50} onSet={(roomC) => onSet({ roomC })} />
+      <Figure
+        label={`Water bottles, ${us ? 'lb' : 'kg'}`}
+        value={part.waterKg * weight}
+        most={200 * weight}
+        onSet={(water) => onSet({ waterKg: water / weight })}
+      />
+      <Figure
+        label={`Room, ${degreesOf(units)}`}
+        value={us ? (part.roomC * 9) / 5 + 32 : part.roomC}
+        least={-20}
+        most={us ? 120 : 50}
+        onSet={(room) => onSet({ roomC: toCelsius(room, units) })}
+      />
       <button type="button" className="button self-end" disabled={busy} onClick={() => onSet({}, true)}>
         {part.drawn ? 'It had power' : 'Not used'}
       </button>

@@ -66,7 +66,7 @@ export const CERTAINTY_WORDS = {
 
 /** "1 h 10 min", "31 h", "2½ days": rounded down, and never as exact as it is not. */
 export function sayLeft(hours: number): string {
-  if (hours >= 48) return `${Math.floor(hours / 12) / 2} days`;
+  if (hours >= 48) return `${Math.floor(hours / 24)}${hours % 24 >= 12 ? '½' : ''} days`;
   return hours >= 6 ? `${Math.floor(hours)} h` : sayHours(Math.floor(hours * 60) / 60);
 }
 
