@@ -264,7 +264,6 @@ export async function prepareDatabase(url, args = [], env = {}) {
   if (code !== 0) giveUp('The database could not be prepared; see above.');
 }
 
-/** Starts the production server and waits until it answers. Resolves to the child. */
 /** Asks whether it answers; over TLS it has to be the household's own certificate. */
 function askHealth(host, port, certFile) {
   const told = { host, port, path: '/api/v1/health', headers: { host: `localhost:${port}` } };
@@ -279,6 +278,7 @@ function askHealth(host, port, certFile) {
   });
 }
 
+/** Starts the production server and waits until it answers. Resolves to the child. */
 export async function serve({ port, host, url, env = {}, quiet = false }) {
   const { remember } = await import('./children.mjs');
   const child = spawn(process.execPath, ['scripts/server.mjs', host, String(port)], {

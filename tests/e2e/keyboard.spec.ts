@@ -1,4 +1,5 @@
 import { type Locator, type Page } from '@playwright/test';
+import { latest, undoSince } from './kitchen';
 import { expect, test } from './page';
 
 /** Presses Tab until the target has the focus, as one does who has no mouse. */
@@ -46,17 +47,22 @@ test('Stock by Tab, Space and Enter alone: search, choose, labels', async ({ pag
 
 test('Outage by Tab and Enter alone: when, door, what was seen', async ({ page }) => {
   await page.goto('/outage');
+  const found = await latest(page);
   await tabTo(page, page.getByRole('button', { name: '2 h ago' }));
   await page.keyboard.press('Enter');
   const keeps = page.getByRole('region', { name: 'Keeps' });
-  await expect(keeps.getByRole('button', { name: /^Mussels/ })).toBeVisible();
-  await tabTo(page, page.getByRole('group', { name: 'Larder fridge' }).getByLabel('Door'));
+  await expect(keeps.getByRole('button', { name: /^Chowder/ })).toBeVisible();
+  const fridge = page.getByRole('region', { name: 'Larder fridge', exact: true });
+  await tabTo(page, fridge.getByRole('button', { name: 'More of Larder fridge' }));
+  await page.keyboard.press('Enter');
+  await tabTo(page, fridge.getByLabel('Door'));
   await page.keyboard.type('opened');
   const out = page.getByRole('region', { name: 'Throw out' });
-  await expect(out.getByRole('button', { name: /^Mussels/ })).toBeVisible();
+  await expect(out.getByRole('button', { name: /^Chowder/ })).toBeVisible();
   await tabTo(page, keeps.getByRole('button', { name: /^Leeks/ }));
   await page.keyboard.press('Enter');
   await tabTo(page, keeps.getByRole('button', { name: 'Mould' }));
   await page.keyboard.press('Enter');
   await expect(out.getByRole('button', { name: /^Leeks/ })).toBeVisible();
+  await undoSince(page, found);
 });

@@ -23,3 +23,24 @@ export async function expectAccessible(page: Page): Promise<void> {
 export function toast(page: Page, text: RegExp | string) {
   return page.getByRole('status').filter({ hasText: text });
 }
+
+/** Takes back what was told since, the last first, so that the house is as it was found. */
+export async function undoSince(page: Page, last: string): Promise<void> {
+  const { entries } = (await (await page.request.get('/api/v1/ledger?limit=100')).json()) as {
+    entries: { id: string; type: string; undone: boolean }[];
+  };
+  const since = entries.slice(
+    0,
+    entries.findIndex(({ id }) => id === last),
+  );
+  for (const { id, type, undone } of since) {
+    if (type === 'ledger.undo' || undone) continue;
+    const data = { id: crypto.randomUUID(), type: 'ledger.undo', command: id, meanwhile: 'cold' };
+    const answer = await page.request.post('/api/v1/commands', { data });
+    expect([type, answer.status(), await answer.text()]).toEqual([type, 200, expect.anything()]);
+  }
+}
+/** The last thing that was told. */
+export const latest = async (page: Page): Promise<string> =>
+  ((await (await page.request.get('/api/v1/ledger?limit=1')).json()) as { entries: [{ id: string }] })
+    .entries[0].id;

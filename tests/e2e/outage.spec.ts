@@ -2,7 +2,7 @@ import { parse } from 'csv-parse/sync';
 import type { Page } from '@playwright/test';
 import type { DeskView } from '../../src/services/outage/cutDesk';
 import { readPages } from '../fixtures/readPages';
-import { expectAccessible, toast } from './kitchen';
+import { expectAccessible, latest, toast, undoSince } from './kitchen';
 import { expect, test } from './page';
 
 const HOUR_MS = 3_600_000;
@@ -16,25 +16,6 @@ async function stock(page: Page): Promise<string[]> {
   };
   return packages.map(({ code, use_by, best_by }) => `${code} ${use_by} ${best_by}`).sort();
 }
-/** Takes back what was told since, the last first, so that the house is as it was found. */
-async function undoSince(page: Page, last: string): Promise<void> {
-  const { entries } = (await (await page.request.get('/api/v1/ledger?limit=100')).json()) as {
-    entries: { id: string; type: string; undone: boolean }[];
-  };
-  const since = entries.slice(
-    0,
-    entries.findIndex(({ id }) => id === last),
-  );
-  for (const { id, type, undone } of since) {
-    if (type === 'ledger.undo' || undone) continue;
-    const data = { id: crypto.randomUUID(), type: 'ledger.undo', command: id, meanwhile: 'cold' };
-    const answer = await page.request.post('/api/v1/commands', { data });
-    expect([type, answer.status(), await answer.text()]).toEqual([type, 200, expect.anything()]);
-  }
-}
-const latest = async (page: Page): Promise<string> =>
-  ((await (await page.request.get('/api/v1/ledger?limit=1')).json()) as { entries: [{ id: string }] })
-    .entries[0].id;
 const pdfOf = async (page: Page, address: string): Promise<string> => {
   const pages = await readPages(new Response(new Uint8Array(await (await page.request.get(address)).body())));
   return pages.map(({ text }) => text).join(' ');
