@@ -55,7 +55,7 @@ test('Outage by Tab and Enter alone: when, door, what was seen', async ({ page }
   const fridge = page.getByRole('region', { name: 'Larder fridge', exact: true });
   await tabTo(page, fridge.getByRole('button', { name: 'More of Larder fridge' }));
   await page.keyboard.press('Enter');
-  await tabTo(page, fridge.getByLabel('Door'));
+  await tabTo(page, fridge.getByRole('combobox', { name: 'Door' }));
   await page.keyboard.type('opened');
   const out = page.getByRole('region', { name: 'Throw out' });
   await expect(out.getByRole('button', { name: /^Chowder/ })).toBeVisible();

@@ -30,7 +30,7 @@ import { putContainer } from '@/store/containers';
 import { putMeasured } from '@/store/readings';
 import { readStock } from '@/store/packages';
 import { putJob } from '@/store/jobs';
-import { todayIn } from '../door/clock';
+import { now, todayIn } from '../door/clock';
 import { drawIn } from '../door/putSetting';
 import { newFeedKey } from '../door/loadWorld';
 import { runCommands } from '../door/runCommands';
@@ -139,7 +139,7 @@ async function addKitchen(demo: DemoHousehold): Promise<number> {
       const { drawing, measured } = toDrawing(appliance);
       await drawIn(db, householdId, drawing);
       for (const [zoneId, celsius] of measured) {
-        const at = new Date(Date.now() - READ_AGO_MS).toISOString();
+        const at = new Date(Date.parse(now()) - READ_AGO_MS).toISOString();
         await putMeasured(db, householdId, zoneId, { celsius, at });
       }
     }
@@ -220,7 +220,9 @@ async function seedDemo(): Promise<void> {
   const today = todayIn(demo.household.timeZone);
   const instantOf = (daysAgo: number, hour: number): string => {
     const wanted = `${addDays(today, -daysAgo)}T${String(hour).padStart(2, '0')}:00:00.000Z`;
-    return Date.parse(wanted) > Date.now() ? new Date(Date.now() - 60_000).toISOString() : wanted;
+    return Date.parse(wanted) > Date.parse(now())
+      ? new Date(Date.parse(now()) - 60_000).toISOString()
+      : wanted;
   };
   const steps = [
     ...demo.days.map((day) => ({
@@ -232,7 +234,7 @@ async function seedDemo(): Promise<void> {
       run: (at: string) => runEvent(event, at),
     })),
     ...demo.minutesAgo.map(({ minutes, lines }) => ({
-      at: new Date(Date.now() - minutes * 60_000).toISOString(),
+      at: new Date(Date.parse(now()) - minutes * 60_000).toISOString(),
       run: (at: string) => storeLines(lines, at),
     })),
   ].sort((a, b) => (a.at < b.at ? -1 : 1));
