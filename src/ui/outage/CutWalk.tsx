@@ -82,9 +82,11 @@ export function CutWalk({
       </h1>
       <p className={`border-l-8 pl-3 text-lg ${group?.edge ?? ''}`} role="status">
         <b className="font-heading">{group?.title}</b>: <Said>{here.verdict.says}</Said>
-        <span className="block text-[0.9375rem] text-slate">
-          <Said>{here.verdict.evidence}</Said>
-        </span>
+        {here.verdict.rule !== 'date' && (
+          <span className="block text-[0.9375rem] text-slate">
+            <Said>{here.verdict.evidence}</Said>
+          </span>
+        )}
       </p>
       <SeenButtons
         key={here.thing.id}
@@ -97,7 +99,7 @@ export function CutWalk({
         {onDo && group?.did && (
           <button
             type="button"
-            className="button min-h-14 flex-1 text-lg"
+            className="button min-h-14 flex-1 text-lg max-sm:min-w-full"
             data-main={group.did !== 'discard'}
             data-danger={group.did === 'discard'}
             onClick={() => void onDo(here.thing, group.did as CutDeed)}
