@@ -3,7 +3,7 @@ import { fromSqlInstant, type Sql, toSqlInstant } from './database';
 
 /**
  * Packages that changed their place, came or left since an instant, each with its moves in order of time (EXPLAIN: range over
- * event_by_time).
+ * event_by_time). What was undone never happened: it lay where it was, so that an undo makes no cut shorter.
  */
 export async function readWhereabouts(
   sql: Sql,
@@ -18,16 +18,19 @@ export async function readWhereabouts(
     to_here: number;
     to_zone: string | null;
   }>(
-    `SELECT package_id, at,
+    `SELECT event.package_id, event.at,
             before_image IS NOT NULL AND JSON_TYPE(JSON_EXTRACT(before_image, '$.gone')) = 'NULL' AS from_here,
             JSON_VALUE(before_image, '$.zoneId') AS from_zone,
             JSON_TYPE(JSON_EXTRACT(after_image, '$.gone')) = 'NULL' AS to_here,
             JSON_VALUE(after_image, '$.zoneId') AS to_zone
-       FROM ledger_event
-      WHERE household_id = :householdId
-        AND at >= :since
-        AND package_id IS NOT NULL
-      ORDER BY at, id`,
+       FROM ledger_event AS event
+       JOIN command ON command.id = event.command_id
+      WHERE event.household_id = :householdId
+        AND event.at >= :since
+        AND event.package_id IS NOT NULL
+        AND command.undone_by IS NULL
+        AND command.type <> 'ledger.undo'
+      ORDER BY event.at, event.id`,
     { householdId, since: toSqlInstant(since) },
   );
   const moves = new Map<string, ZoneMove[]>();

@@ -65,7 +65,11 @@ test('a cut is begun late, read, looked at, ended and judged; what is decided ha
 
   // What is seen beats the clock, and is kept as it is given.
   const look = page.getByRole('region', { name: 'Look first' });
-  await look.getByRole('button', { name: /^Haddock/ }).click();
+  // One that was taken and undone before may stand by itself.
+  await look
+    .getByRole('button', { name: /^Haddock/ })
+    .first()
+    .click();
   await look.getByRole('button', { name: 'No ice' }).click();
   await expect(out.getByRole('button', { name: /^Haddock/ })).toBeVisible();
   await out.getByRole('button', { name: 'Ice crystals' }).click();

@@ -138,6 +138,14 @@ describe('what is decided happens', () => {
   });
 });
 
+it('what was taken and undone lay there all the while: an undo makes no cut shorter', () => {
+  const { run, now, thing, end, fridge } = house();
+  const taken = run('package.take', { package: fridge, version: now(fridge).version, amount: null }, 0.5);
+  run('ledger.undo', { command: taken, meanwhile: 'cold' }, 4.5);
+  end(5);
+  expect(() => run('cut.judge', { things: [thing(fridge, 'eat-soon')] }, 12)).toThrow(/throw it out/);
+});
+
 describe('what cannot be is told, and nothing is kept of it', () => {
   it('times', () => {
     const { run, end } = house();
