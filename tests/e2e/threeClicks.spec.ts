@@ -198,8 +198,8 @@ const HOUSE: [type: string, way: (page: Page, press: Press) => Promise<void>][] 
     'shopping.write',
     async (page, press) => {
       await press(page.getByRole('link', { name: 'Shopping' }));
-      await fill(page, 'What is to be bought', '6 lemons');
-      await expect(page.getByText('Lemons 6', { exact: true })).toBeVisible();
+      await fill(page, 'What is to be bought', '9 lemons');
+      await expect(page.getByText('Lemons 9', { exact: true })).toBeVisible();
       await press(page.getByRole('button', { name: 'Add', exact: true }));
     },
   ],

@@ -1,5 +1,5 @@
 import { expect, test } from './page';
-import { expectAccessible, toast, typeLine } from './kitchen';
+import { expectAccessible, toast, typeLine, latest, undoSince } from './kitchen';
 
 /** Every view that is the same for everybody. */
 const VIEWS = [
@@ -185,6 +185,7 @@ test('what stands on the counter is put away, frozen, thawed and opened from its
 for (const path of [...VIEWS, '/kitchen/foods/ground-lamb', '/p', '/nowhere']) {
   test(`no accessibility violation on ${path}, light and dark`, async ({ page }) => {
     await page.emulateMedia({ colorScheme: 'light' });
+    const found = await latest(page);
     if (path === '/p') {
       const { packages } = await (await page.request.get('/api/v1/stock?limit=1')).json();
       await page.goto(`/p/${packages[0].code}`);
@@ -198,6 +199,7 @@ for (const path of [...VIEWS, '/kitchen/foods/ground-lamb', '/p', '/nowhere']) {
     await expectAccessible(page);
     await page.emulateMedia({ colorScheme: 'dark' });
     await expectAccessible(page);
+    await undoSince(page, found);
   });
 }
 

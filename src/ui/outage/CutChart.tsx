@@ -131,7 +131,7 @@ export function CutChart({
   return (
     <figure className="card p-4">
       <figcaption className="flex flex-wrap items-baseline justify-between gap-2">
-        <h3 className="text-lg">{called}: how it will warm</h3>
+        <h2 className="text-lg">{called}: how it will warm</h2>
         <span className="text-[0.9375rem] text-slate">
           {readings.length === 0
             ? 'nothing read yet: a reading sharpens it'

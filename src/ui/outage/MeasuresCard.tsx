@@ -28,7 +28,7 @@ export function MeasuresCard({ called, request }: { called: string; request: Cut
   };
   return (
     <section aria-label="What brings hours" className="card p-4">
-      <h3 className="text-lg">What brings hours: {called}</h3>
+      <h2 className="text-lg">What brings hours: {called}</h2>
       <ul className="divide-y divide-line">
         {measures.map(({ key, says }, at) => (
           <li key={key} className="flex items-baseline justify-between gap-3 py-2">

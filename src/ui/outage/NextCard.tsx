@@ -55,7 +55,7 @@ export function NextCard({
   if (!next)
     return (
       <section aria-label="Next" className="card p-4">
-        <h3 className="text-lg">Next</h3>
+        <h2 className="text-lg">Next</h2>
         <p>
           {judged.some(({ verdict }) => verdict.verdict === 'discard')
             ? 'Leave the doors shut. What stands under “Throw out” is past saving, whatever is done now.'
@@ -76,7 +76,7 @@ export function NextCard({
   };
   return (
     <section aria-label="Next" className="card space-y-2 p-4">
-      <h3 className="text-lg">Next</h3>
+      <h2 className="text-lg">Next</h2>
       <p>
         {named} {names.length === 1 ? 'goes' : 'go'} into a cool box with ice, or are eaten.{' '}
         <b className="font-semibold">

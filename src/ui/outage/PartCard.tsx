@@ -68,14 +68,14 @@ export function PartCard({
       aria-label={part.called}
       className={`card flex flex-col gap-2 p-4 ${pressing ? 'border-2 border-ember' : ''}`}
     >
-      <h3 className="flex items-baseline justify-between gap-2 text-lg">
+      <h2 className="flex items-baseline justify-between gap-2 text-lg">
         {part.called}
         {part.drawn && !shown && (
           <button type="button" className="button border-transparent px-2 text-deep" onClick={onShow}>
             Chart
           </button>
         )}
-      </h3>
+      </h2>
       {part.drawn && !ended && (
         <p className="font-heading text-4xl font-bold" role="timer">
           {left === null ? '…' : left <= 0 ? 'act now' : sayLeft(left)}
