@@ -44,18 +44,16 @@ function OpenCut({ view, desk, now }: { view: DeskView; desk: Desk; now: string 
   const { act, busy } = useDoor();
   const { cut, judged } = desk;
   const ended = cut.until !== null;
-  const drawn = cut.parts.filter((part) => part.drawn);
   const [shownId, setShown] = useState<string | null>(null);
   const [walking, setWalking] = useState(false);
   const [deciding, setDeciding] = useState<Judged[] | null>(null);
   const requests = useMemo(
     () =>
-      drawn.flatMap((part) => {
-        const own = view.parts.find(({ id }) => id === part.id);
+      // A cool box that nobody drew has no forecast.
+      cut.parts.flatMap((part) => {
+        const own = view.parts.find(({ id }) => part.drawn && id === part.id);
         return own ? [{ part, request: partForecast(cut, part, own, view) }] : [];
       }),
-    // The parts are those of the cut.
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- `drawn` is made of `cut` anew each time
     [cut, view],
   );
   const answers = useForecasts(requests.map(({ request }) => request));
