@@ -2,6 +2,7 @@
 
 import { useMutationState } from '@tanstack/react-query';
 import { CloudOff } from 'lucide-react';
+import { useState } from 'react';
 import { doorClient, type Sending, SENDING } from './doorClient';
 
 /** How many things wait for an answer that was lost, or for the server to be there again. */
@@ -35,13 +36,31 @@ export function StillAsking() {
   );
 }
 
-/** What was told and is not answered yet, in the order it was told. */
-export function usePending(): Sending[] {
-  return useMutationState(
+const idsOf = (sending: Sending | undefined): string[] =>
+  sending ? sending.commands.map(({ id }) => id) : [];
+
+/**
+ * What was told and is not in what the page was given, in the order it was told: unanswered, or answered since that came.
+ * Without the second the page would for a moment show the house as it was before.
+ */
+export function useUnseen(given: object): Sending[] {
+  const told = useMutationState(
     {
-      filters: { mutationKey: SENDING, status: 'pending' },
-      select: ({ state }) => state.variables as Sending | undefined,
+      filters: {
+        mutationKey: SENDING,
+        predicate: ({ state }) => state.status === 'pending' || state.status === 'success',
+      },
+      select: ({ state }) => ({
+        sending: state.variables as Sending | undefined,
+        answered: state.status === 'success',
+      }),
     },
     doorClient(),
-  ).filter((sending) => sending !== undefined);
+  );
+  const answered = told.flatMap(({ sending, answered: known }) => (known ? idsOf(sending) : []));
+  const [seen, setSeen] = useState({ given, ids: answered });
+  if (seen.given !== given) setSeen({ given, ids: answered });
+  return told.flatMap(({ sending, answered: known }) =>
+    sending && !(known && idsOf(sending).every((id) => seen.ids.includes(id))) ? [sending] : [],
+  );
 }

@@ -7,7 +7,7 @@ import type { CutForecast } from '@/core/powercut/forecastCut';
 import { partForecast } from '@/core/powercut/partForecast';
 import type { DeskView } from '@/services/outage/cutDesk';
 import type { Sending } from '../door/doorClient';
-import { usePending } from '../door/StillAsking';
+import { useUnseen } from '../door/StillAsking';
 import { useDoor } from '../door/useDoor';
 import { useNow } from '../haul/useNow';
 import { BeginCut } from './BeginCut';
@@ -31,7 +31,7 @@ const HOUR_MS = 3_600_000;
 
 /** The outage desk: before, during and after a power cut. It judges and forecasts in the page itself. */
 export function OutageDesk({ view: told }: { view: DeskView }) {
-  const pending = usePending();
+  const pending = useUnseen(told);
   const waits = JSON.stringify(pending);
   // Made anew only when something else waits.
   const view = useMemo(() => withPending(told, JSON.parse(waits) as Sending[]), [told, waits]);
