@@ -44,6 +44,10 @@ export interface Needs {
   codes?: readonly string[];
   /** Small things the household keeps, all of these kinds. */
   kept?: readonly KeptKind[];
+  /** Of these kinds only what is kept under these subjects. */
+  keptUnder?: Partial<Record<KeptKind, readonly string[]>>;
+  /** How full each compartment is. */
+  fills?: boolean;
   jobs?: boolean;
   containers?: boolean;
   /** Ids that the command brings along for something new; one used elsewhere is refused. */
@@ -52,6 +56,8 @@ export interface Needs {
   newCodes?: number | ((lines: readonly HaulLine[]) => number);
   /** Since when it must be known where packages lay, from the cuts that are kept; `null`: not at all. */
   whereaboutsSince?: (cuts: readonly Cut[]) => string | null;
+  /** Days of thermometers' logs, by the cuts that are kept and the instant it is now. */
+  logDays?: (cuts: readonly Cut[], now: string) => readonly string[];
   /** What was read in these zones since the command that it speaks of. */
   readingsOf?: readonly string[];
 }

@@ -1,4 +1,5 @@
 import type { Cut, CutDecided, CutOpening, CutPlan, CutReading, CutSeen, DrillRecord } from './cut';
+import type { LogDay, Thermometer } from './thermometer';
 import type { AmountUnit } from '../units/sayAmount';
 
 /** A pack of a thing: 500 g, 1 l, 6 pieces. */
@@ -70,6 +71,9 @@ export interface Kept {
   'cut-decided': CutDecided;
   'cut-plan': CutPlan;
   drill: DrillRecord;
+  thermometer: Thermometer;
+  /** Under the compartment and the day. */
+  'log-day': LogDay;
   /** Groups of foods in the order of the household's own way through the shop; one, under ''. */
   'shop-order': string[];
 }
@@ -86,6 +90,8 @@ export const KEPT_KINDS = [
   'cut-decided',
   'cut-plan',
   'drill',
+  'thermometer',
+  'log-day',
   'shop-order',
 ] as const satisfies (keyof Kept)[];
 export type KeptKind = (typeof KEPT_KINDS)[number];

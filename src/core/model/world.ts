@@ -62,6 +62,8 @@ export interface World {
   kept<K extends KeptKind>(kind: K, subject: string): Kept[K] | null;
   /** All of a kind, in the order of their subjects. */
   keptAll<K extends KeptKind>(kind: K): Kept[K][];
+  /** Share of a compartment's litres that is filled, 0 to 1, where the command's needs name it. */
+  fill(compartmentId: string): number;
   /** Where a package came from and went to, in order of time, since the instant that the command's needs name. */
   whereabouts(packageId: string): ZoneMove[];
   /** The power-cut class of a food. @throws when unknown */

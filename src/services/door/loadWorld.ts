@@ -20,6 +20,7 @@ import { drawingOf, type Kitchen } from '@/store/kitchens';
 import { readPastCommand } from '@/store/ledger';
 import { readReadings } from '@/store/readings';
 import { readWhereabouts } from '@/store/whereabouts';
+import { readFills } from '@/store/today';
 import { lockPackages, lockPackagesIn, lockPackagesOf } from '@/store/packages';
 import { MOST_MADE } from '@/core/model/limits';
 import { now, todayIn } from './clock';
@@ -72,6 +73,14 @@ async function loadPackages(
   const loaded = [...ofFoods, ...inZones];
   for (const found of loaded) packages.set(found.id, found);
   return { packages, loaded };
+}
+
+/** Share of a compartment's litres that is filled. */
+function fillOf(kitchen: Kitchen, fills: Awaited<ReturnType<typeof readFills>> | null, id: string): number {
+  const mine = kitchen.zones.filter(({ compartmentId }) => compartmentId === id);
+  const litres = mine.reduce((sum, zone) => sum + zone.litres, 0);
+  const filled = mine.reduce((sum, zone) => sum + Math.min(zone.litres, fills?.get(zone.id)?.litres ?? 0), 0);
+  return litres === 0 ? 0 : Math.min(1, filled / litres);
 }
 
 /** Hauls with their lines, and codes. */
@@ -138,7 +147,10 @@ export async function loadWorld(
   const readings = past ? await readReadings(db, household.id, [...new Set(readingsOf)], past.at) : [];
   const jobs = needs.jobs ? await readJobs(db, household.id) : [];
   const containers = needs.containers ? await readContainers(db, household.id) : [];
-  const keptThings = await readKept(db, household.id, needs.kept ?? []);
+  const keptThings = await readKept(db, household.id, needs.kept ?? [], needs.keptUnder);
+  const days = needs.logDays?.([...keptThings.cut.values()], now()) ?? [];
+  if (days.length > 0) keptThings['log-day'] = (await readKept(db, household.id, [], { 'log-day': days }))['log-day'];
+  const fills = needs.fills ? await readFills(db, household.id) : null;
   const since = needs.whereaboutsSince?.([...keptThings.cut.values()]) ?? null;
   const moves = since === null ? null : await readWhereabouts(db, household.id, since);
   const bench = await loadBench(db, household.id, needs);
@@ -184,6 +196,7 @@ export async function loadWorld(
     learnedCode: (code) => bench.learned.get(code) ?? null,
     kept: (kind, subject) => keptThings[kind].get(subject) ?? null,
     keptAll: (kind) => [...keptThings[kind].values()],
+    fill: (id) => fillOf(kitchen, fills, id),
     whereabouts: (id) => moves?.get(id) ?? [],
     outageClass: (id) => outageClassOf(reference, id),
     hot: false,

@@ -48,6 +48,8 @@ export async function putSetting(db: Sql, householdId: number, setting: Setting)
     case 'cut-decided':
     case 'cut-plan':
     case 'drill':
+    case 'thermometer':
+    case 'log-day':
     case 'shop-order':
       return putKept(db, householdId, setting);
     case 'appliance':

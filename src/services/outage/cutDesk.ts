@@ -5,6 +5,7 @@ import type { Package } from '@/core/model/package';
 import type { ZoneMove } from '@/core/model/world';
 import { bandOn, type Band } from '@/core/keeping/judgeKeeping';
 import type { ForecastKind } from '@/core/powercut/cutForecast';
+import { logReadings, logSubjectsOf } from '@/core/powercut/logReadings';
 import { cutsInRow } from '@/core/powercut/cutsInRow';
 import { forecastKindOf } from '@/core/powercut/forecastKindOf';
 import { sayAmount } from '@/core/units/sayAmount';
@@ -96,6 +97,8 @@ export async function readDesk({ cut: asked }: { cut?: string }): Promise<DeskVi
   const row = shown ? [...cutsInRow(shown, cuts), shown] : [];
   const [first] = row;
   const moves = first ? await readWhereabouts(sql(), household.id, first.from) : null;
+  const instant = now();
+  const logs = await readKept(sql(), household.id, [], { 'log-day': logSubjectsOf(row, instant) });
   const told = new Set(row.map(({ id }) => id));
   const its = <One extends { cut: string }>(all: ReadonlyMap<string, One>): One[] =>
     [...all.values()].filter(({ cut }) => told.has(cut));
@@ -116,7 +119,7 @@ export async function readDesk({ cut: asked }: { cut?: string }): Promise<DeskVi
   });
   const classes = [...new Set(things.map((one) => one.class))].filter((id) => id !== '');
   return {
-    now: now(),
+    now: instant,
     today,
     currency: household.currency,
     time_zone: household.timeZone,
@@ -139,7 +142,10 @@ export async function readDesk({ cut: asked }: { cut?: string }): Promise<DeskVi
     zones: kitchen.zones.map(({ id, name, compartmentId }) => ({ id, name, part: compartmentId })),
     cuts,
     cut: shown?.id ?? null,
-    readings: its(kept['cut-reading']),
+    readings: [
+      ...its(kept['cut-reading']),
+      ...logReadings(row, (day) => logs['log-day'].get(day), instant),
+    ],
     openings: its(kept['cut-opening']),
     seen: its(kept['cut-seen']),
     decided: [...kept['cut-decided'].values()].filter(({ cut }) => cut === shown?.id),

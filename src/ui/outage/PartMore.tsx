@@ -2,6 +2,7 @@
 
 import { useState } from 'react';
 import type { Cut, CutPart, CutReading } from '@/core/model/cut';
+import { isLogged } from '@/core/powercut/logReadings';
 import { sayCelsius } from '@/core/powercut/sayCut';
 import { useDoor } from '../door/useDoor';
 import { Choice } from '../forms/Choice';
@@ -66,6 +67,9 @@ export function PartMore({
           {readings.map((reading) => (
             <li key={reading.id} className="flex items-center gap-2">
               {sayTime(reading.at)}: {say(sayCelsius(reading.c))}
+              {isLogged(reading) ? (
+                <span className="text-slate">from its thermometer</span>
+              ) : (
               <button
                 type="button"
                 className="button border-transparent"
@@ -76,6 +80,7 @@ export function PartMore({
               >
                 ✕
               </button>
+              )}
             </li>
           ))}
         </ul>

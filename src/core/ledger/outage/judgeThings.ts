@@ -10,6 +10,7 @@ import type { World } from '../../model/world';
 import { cutFacts } from '../../powercut/cutFacts';
 import { cutsInRow } from '../../powercut/cutsInRow';
 import { cutThing } from '../../powercut/cutThing';
+import { logReadings, logSubjectsOf } from '../../powercut/logReadings';
 import { type CutVerdict, judgeCut } from '../../powercut/judgeCut';
 import { decided } from '../household/jobDecided';
 import { discardPackage } from '../package/discardPackage';
@@ -56,11 +57,18 @@ function partsOfZones(world: World): ReadonlyMap<string, string> {
   return new Map(zones.map(({ id, compartmentId }) => [id, compartmentId]));
 }
 
+/** A cut after those that add up with it; nothing when it is not kept. */
+function rowOf(id: string, cuts: readonly Cut[]): Cut[] {
+  const cut = cuts.find((one) => one.id === id);
+  return cut ? [...cutsInRow(cut, cuts), cut] : [];
+}
+
 /** The verdicts as they stand now, by package: the deeds are held against them. */
 function verdictsNow(cut: Cut, packages: readonly Package[], world: World): Map<string, CutVerdict> {
+  const cuts = world.keptAll('cut');
   const facts = cutFacts(cut, {
-    cuts: world.keptAll('cut'),
-    readings: world.keptAll('cut-reading'),
+    cuts,
+    readings: [...world.keptAll('cut-reading'), ...logReadings(rowOf(cut.id, cuts), (day) => world.kept('log-day', day), world.now)],
     openings: world.keptAll('cut-opening'),
   });
   const parts = partsOfZones(world);
@@ -176,10 +184,8 @@ export const judgeThingsCommand: CommandKind<Told> = {
     kept: ['cut', 'cut-reading', 'cut-opening', 'cut-seen', 'cut-decided'],
     packages: things.map((one) => one.package),
     jobs: true,
-    whereaboutsSince: (cuts) => {
-      const cut = cuts.find((one) => one.id === id);
-      return cut ? ([...cutsInRow(cut, cuts), cut][0]?.from ?? null) : null;
-    },
+    whereaboutsSince: (cuts) => rowOf(id, cuts)[0]?.from ?? null,
+    logDays: (cuts, now) => logSubjectsOf(rowOf(id, cuts), now),
   }),
   decide: judgeThings,
 };

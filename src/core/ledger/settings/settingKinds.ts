@@ -150,6 +150,11 @@ const SETTING_KINDS: { readonly [K in Kind]: SettingKind<K> } = {
   'cut-decided': keptKind('cut-decided'),
   'cut-plan': keptKind('cut-plan'),
   drill: keptKind('drill'),
+  thermometer: keptKind('thermometer'),
+  'log-day': {
+    ...keptKind('log-day'),
+    needs: (subject) => ({ keptUnder: { 'log-day': [subject] } }),
+  },
   'shop-order': keptKind('shop-order'),
   code: {
     read: (world, subject) => world.learnedCode(subject),

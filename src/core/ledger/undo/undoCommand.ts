@@ -113,6 +113,7 @@ interface Undo {
 function together(needs: readonly Needs[]): Needs {
   const named = (key: 'zones' | 'appliances' | 'hauls' | 'lines' | 'codes'): string[] =>
     needs.flatMap((one) => one[key] ?? []);
+  const under = needs.flatMap(({ keptUnder = {} }) => Object.entries(keptUnder));
   const all = needs.some(({ foods }) => foods === 'all');
   return {
     foods: all ? 'all' : needs.flatMap(({ foods }) => (foods === 'all' ? [] : (foods ?? []))),
@@ -122,6 +123,9 @@ function together(needs: readonly Needs[]): Needs {
     lines: named('lines'),
     codes: named('codes'),
     kept: [...new Set(needs.flatMap(({ kept }) => kept ?? []))],
+    keptUnder: Object.fromEntries(
+      under.map(([kind]) => [kind, under.flatMap(([one, subjects]) => (one === kind ? subjects : []))]),
+    ),
     jobs: needs.some(({ jobs }) => jobs),
     containers: needs.some(({ containers }) => containers),
   };

@@ -63,4 +63,6 @@ export { seeInCutDoor } from './outage/seeInCut';
 export { judgeThingsDoor } from './outage/judgeThings';
 export { prepareCutDoor } from './outage/prepareCut';
 export { playDrillDoor } from './outage/playDrill';
+export { addLogDoor } from './outage/addLog';
+export { setAlarmDoor } from './outage/setAlarm';
 export { closeCutDoor } from './outage/closeCut';
