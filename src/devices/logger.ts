@@ -71,7 +71,12 @@ export function simulatedLog(part: LoggedPart, play: LoggerPlay, seed: number): 
       readings: within.map((at) => ({ atH: (at - from) / HOUR_MS, c: 0 })),
     };
     const air = warmUp(request, z, () => undefined).airAt;
-    return { from, until, air: new Map(within.map((at, nth) => [at, air[nth] ?? part.setC])), end: air.at(-1) };
+    return {
+      from,
+      until,
+      air: new Map(within.map((at, nth) => [at, air[nth] ?? part.setC])),
+      end: air.at(-1),
+    };
   });
   const airAt = (at: number): number => {
     const cut = warmed.findLast(({ from }) => from < at);

@@ -27,6 +27,7 @@ const VIEWS = [
   '/stock/lump',
   '/outage',
   '/outage/prepare',
+  '/outage/log',
   '/outage/drill',
   '/outage/cuts',
   '/ledger',

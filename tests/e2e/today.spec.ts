@@ -7,6 +7,7 @@ const VIEWS = [
   '/haul',
   '/stock',
   '/outage',
+  '/outage/log',
   '/ledger',
   '/kitchen',
   '/kitchen/foods',

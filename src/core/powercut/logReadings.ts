@@ -23,9 +23,7 @@ function daysOf(cut: Pick<Cut, 'from' | 'until'>, now: string): string[] {
 /** Under which subjects the logs of these cuts are kept. */
 export const logSubjectsOf = (cuts: readonly Cut[], now: string): string[] => [
   ...new Set(
-    cuts.flatMap((cut) =>
-      cut.parts.flatMap(({ id }) => daysOf(cut, now).map((day) => logSubject(id, day))),
-    ),
+    cuts.flatMap((cut) => cut.parts.flatMap(({ id }) => daysOf(cut, now).map((day) => logSubject(id, day)))),
   ),
 ];
 
@@ -59,7 +57,12 @@ export function logReadings(
       const before = log.findLast(({ at }) => at <= cut.from && from - Date.parse(at) <= DAY_MS);
       const within = log.filter(({ at }) => at > cut.from && at <= (cut.until ?? now));
       return [...(before ? [before] : []), ...bearing(within, from, STRETCH_MS[kind])].map(
-        (reading): CutReading => ({ ...reading, id: `log ${cut.id} ${part} ${reading.at}`, cut: cut.id, part }),
+        (reading): CutReading => ({
+          ...reading,
+          id: `log ${cut.id} ${part} ${reading.at}`,
+          cut: cut.id,
+          part,
+        }),
       );
     }),
   );

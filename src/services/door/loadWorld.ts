@@ -149,7 +149,8 @@ export async function loadWorld(
   const containers = needs.containers ? await readContainers(db, household.id) : [];
   const keptThings = await readKept(db, household.id, needs.kept ?? [], needs.keptUnder);
   const days = needs.logDays?.([...keptThings.cut.values()], now()) ?? [];
-  if (days.length > 0) keptThings['log-day'] = (await readKept(db, household.id, [], { 'log-day': days }))['log-day'];
+  if (days.length > 0)
+    keptThings['log-day'] = (await readKept(db, household.id, [], { 'log-day': days }))['log-day'];
   const fills = needs.fills ? await readFills(db, household.id) : null;
   const since = needs.whereaboutsSince?.([...keptThings.cut.values()]) ?? null;
   const moves = since === null ? null : await readWhereabouts(db, household.id, since);

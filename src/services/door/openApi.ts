@@ -15,6 +15,7 @@ import {
 import { keepingSchema, portionsSchema } from '../calculators/estimates';
 import { freezeSchema, thawSchema } from '../calculators/heat';
 import { lumpSchema } from '../lump/lump';
+import { logTextSchema } from '../outage/readLog';
 import { outageSchema } from '../outage/outage';
 
 const ERROR = {
@@ -111,6 +112,11 @@ const READ: Record<string, [summary: string, query?: Joi.ObjectSchema, kind?: 'p
   '/api/v1/outage/card': ['The card for a power cut on one page, as PDF', QUERIES.none, 'pdf'],
   '/api/v1/outage/losses': ['What was lost in a power cut, as PDF', QUERIES.losses, 'pdf'],
   '/api/v1/outage/losses/csv': ['The same as comma separated values', QUERIES.losses, 'csv'],
+  '/api/v1/outage/thermometers': [
+    'Every compartment with its thermometer, its alarm and its log of the last days',
+    QUERIES.thermometers,
+  ],
+  '/api/v1/outage/log/csv': ['The logs as comma separated values', QUERIES.thermometers, 'csv'],
   '/api/v1/find': ['Where it is, how many, how old, which first; what left lately', QUERIES.find],
   '/api/v1/packages/{code}': ['One package with the trail of its date'],
   '/api/v1/packages/{code}/what-if': [
@@ -195,6 +201,10 @@ export function openApi() {
           responses: { 200: answer('its id'), ...ERRORS },
         },
       },
+      '/api/v1/outage/log/read': send(
+        'What is in a thermometer’s log, before it is put in by `log.add`',
+        swagger(logTextSchema),
+      ),
       '/api/v1/lump': send('What a nameless lump may be, the likeliest first', swagger(lumpSchema)),
       '/api/v1/estimates/keeping': send('Dates of a food from its history', swagger(keepingSchema)),
       '/api/v1/estimates/thaw': send('Hours to thaw, with the curve', swagger(thawSchema)),

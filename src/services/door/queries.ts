@@ -53,6 +53,9 @@ export const QUERIES = {
   }),
   stockList: Joi.object({ ...asked, by: grouping }),
   outage: Joi.object({ cut: uuid.description('one of the past; the open one when left out') }),
+  thermometers: Joi.object({
+    days: Joi.number().integer().min(1).max(400).description('of the last so many days'),
+  }),
   losses: Joi.object({ cut: uuid.required().description('its id') }),
   find: Joi.object({ q: search }),
   foods: Joi.object({ q: search, after, limit: limit(500) }),

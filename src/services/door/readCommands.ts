@@ -42,7 +42,8 @@ function readCommand(raw: unknown, now: string, path: string): ReadCommand {
       fields: [{ path: `${path}at`, message: 'more than a month ago' }],
     });
   }
-  return { kind: door.kind, command: { ...(door.read(told) as Omit<Told, 'at'>), at } };
+  const { id } = told as unknown as Told;
+  return { kind: door.kind, command: { ...door.read(told), id, type: door.kind.type, at } };
 }
 
 /**

@@ -4,10 +4,8 @@ import type { OutageClass } from '@/core/model/outageClass';
 import type { Package } from '@/core/model/package';
 import type { ZoneMove } from '@/core/model/world';
 import { bandOn, type Band } from '@/core/keeping/judgeKeeping';
-import type { ForecastKind } from '@/core/powercut/cutForecast';
 import { logReadings, logSubjectsOf } from '@/core/powercut/logReadings';
 import { cutsInRow } from '@/core/powercut/cutsInRow';
-import { forecastKindOf } from '@/core/powercut/forecastKindOf';
 import { sayAmount } from '@/core/units/sayAmount';
 import { sql } from '@/store/database';
 import { readKept } from '@/store/kept';
@@ -17,19 +15,7 @@ import { now } from '../door/clock';
 import { Problem } from '../door/problem';
 import { viewContext } from '../household/context';
 import { outageClassOf } from '../household/household';
-import { readDrawing } from '../kitchen/drawing';
-
-/** A compartment as the desk shows and forecasts it. */
-export interface DeskPart {
-  id: string;
-  called: string;
-  kind: 'fridge' | 'freezer';
-  forecast: ForecastKind;
-  litres: number;
-  fill: number;
-  free_litres: number;
-  temperature_c: number;
-}
+import { type DeskPart, readDeskParts } from './deskParts';
 
 /** A package as the desk judges it. */
 export interface DeskThing extends Pick<
@@ -78,7 +64,7 @@ const MOST_THINGS = 20_000;
 export async function readDesk({ cut: asked }: { cut?: string }): Promise<DeskView> {
   const context = await viewContext();
   const { household, kitchen, reference, today } = context;
-  const [kept, packages, drawing] = await Promise.all([
+  const [kept, packages, parts] = await Promise.all([
     readKept(sql(), household.id, [
       'cut',
       'cut-reading',
@@ -88,7 +74,7 @@ export async function readDesk({ cut: asked }: { cut?: string }): Promise<DeskVi
       'cut-plan',
     ]),
     readFirstOut(sql(), household.id, MOST_THINGS),
-    readDrawing(context),
+    readDeskParts(context),
   ]);
   const cuts = [...kept.cut.values()].sort((a, b) => (a.from < b.from ? 1 : -1));
   if (asked !== undefined && !kept.cut.has(asked))
@@ -123,29 +109,11 @@ export async function readDesk({ cut: asked }: { cut?: string }): Promise<DeskVi
     today,
     currency: household.currency,
     time_zone: household.timeZone,
-    parts: drawing.flatMap(({ shape, compartments, zones }) =>
-      compartments.map((inside) => ({
-        id: inside.id,
-        called: inside.called,
-        kind: inside.cold,
-        forecast: forecastKindOf(shape, inside.cold),
-        litres: Math.round(
-          zones
-            .filter((zone) => zone.compartment_id === inside.id)
-            .reduce((sum, zone) => sum + zone.litres, 0),
-        ),
-        fill: inside.fill,
-        free_litres: inside.free_litres,
-        temperature_c: inside.temperature_c,
-      })),
-    ),
+    parts,
     zones: kitchen.zones.map(({ id, name, compartmentId }) => ({ id, name, part: compartmentId })),
     cuts,
     cut: shown?.id ?? null,
-    readings: [
-      ...its(kept['cut-reading']),
-      ...logReadings(row, (day) => logs['log-day'].get(day), instant),
-    ],
+    readings: [...its(kept['cut-reading']), ...logReadings(row, (day) => logs['log-day'].get(day), instant)],
     openings: its(kept['cut-opening']),
     seen: its(kept['cut-seen']),
     decided: [...kept['cut-decided'].values()].filter(({ cut }) => cut === shown?.id),

@@ -3,7 +3,8 @@ import { isControlled, type OutageClass } from '@/core/model/outageClass';
 import { publishedLimitHours } from '@/core/powercut/publishedLimit';
 import { sayHours } from '@/core/powercut/sayCut';
 import { viewContext } from '../household/context';
-import { type DeskPart, type DeskThing, readDesk } from '../outage/cutDesk';
+import { type DeskThing, readDesk } from '../outage/cutDesk';
+import type { DeskPart } from '../outage/deskParts';
 import { beginPaper, MM, PAPER_INK, PAPER_SLATE, type PaperFont } from './paper';
 
 const PAGE_MM = [210, 297] as const;

@@ -29,6 +29,8 @@ export interface Shell {
   bench: { lines: number; minutes_left: number | null } | null;
   /** "Thu 22:00": the power is off since then, by the desk; `null`: it is on. */
   power_off: string | null;
+  /** The compartment whose thermometer calls; `null`: none does. */
+  warm: string | null;
   /** Time of day of heads-ups. */
   notify_at: string;
   wording: Wording;
@@ -90,7 +92,7 @@ export async function readShell(): Promise<Shell | null> {
       chosenPerson(),
       readCounter(household),
       keptSince(household, 'bench', () => readBenchLines(sql(), household.id)),
-      keptSince(household, 'cuts', () => readKept(sql(), household.id, ['cut'])),
+      keptSince(household, 'cuts', () => readKept(sql(), household.id, ['cut', 'thermometer'])),
     ]);
     const left = onBench.flatMap(({ line, hot }) => {
       const food = context.reference.byId.get(line.food);
@@ -108,6 +110,7 @@ export async function readShell(): Promise<Shell | null> {
           ? null
           : { lines: onBench.length, minutes_left: left.length === 0 ? null : Math.min(...left) },
       power_off: powerOff([...cuts.cut.values()], household.timeZone),
+      warm: context.kitchen.compartments.find(({ id }) => cuts.thermometer.get(id)?.warmSince)?.called ?? null,
       notify_at: household.settings.notifyAt,
       wording,
       at: now(),

@@ -78,7 +78,8 @@ export function NextCard({
     <section aria-label="Next" className="card space-y-2 p-4">
       <h2 className="text-lg">Next</h2>
       <p>
-        {named} {names.length === 1 ? 'goes' : 'go'} into a cool box with ice, or are eaten.{' '}
+        {named} {names.length === 1 ? 'goes' : 'go'} into a cool box with ice, or{' '}
+        {names.length === 1 ? 'is' : 'are'} eaten.{' '}
         <b className="font-semibold">
           {late ? `That was due at ${timeOf(next.byMs, nowMs)}.` : `Before ${timeOf(next.byMs, nowMs)}.`}
         </b>

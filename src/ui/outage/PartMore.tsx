@@ -70,16 +70,16 @@ export function PartMore({
               {isLogged(reading) ? (
                 <span className="text-slate">from its thermometer</span>
               ) : (
-              <button
-                type="button"
-                className="button border-transparent"
-                aria-label={`Take the reading of ${sayTime(reading.at)} away`}
-                onClick={() =>
-                  void act({ type: 'cut.read', cut: cut.id, part: part.id, reading: reading.id, c: null })
-                }
-              >
-                ✕
-              </button>
+                <button
+                  type="button"
+                  className="button border-transparent"
+                  aria-label={`Take the reading of ${sayTime(reading.at)} away`}
+                  onClick={() =>
+                    void act({ type: 'cut.read', cut: cut.id, part: part.id, reading: reading.id, c: null })
+                  }
+                >
+                  ✕
+                </button>
               )}
             </li>
           ))}

@@ -11,7 +11,7 @@ import { PLACES } from './places';
 export function TopBar({
   shell,
 }: {
-  shell: Pick<Shell, 'temperatures' | 'household' | 'other' | 'person' | 'power_off'>;
+  shell: Pick<Shell, 'temperatures' | 'household' | 'other' | 'person' | 'power_off' | 'warm'>;
 }) {
   const here = usePathname();
   return (
@@ -40,6 +40,14 @@ export function TopBar({
       </nav>
       <FindButton />
       <HouseholdButton shell={shell} />
+      {shell.power_off === null && shell.warm !== null && (
+        <Link
+          href="/outage/log"
+          className="order-last flex min-h-11 w-full items-center justify-center font-heading font-semibold text-beet lg:order-none lg:w-auto"
+        >
+          {shell.warm} is too warm
+        </Link>
+      )}
       {shell.power_off !== null && (
         <Link
           href="/outage"
@@ -50,7 +58,7 @@ export function TopBar({
       )}
       <ul
         aria-label="Temperatures, last read"
-        className={`hidden gap-4 text-[0.95rem] text-slate ${shell.power_off === null ? 'xl:flex' : ''}`}
+        className={`hidden gap-4 text-[0.95rem] text-slate ${shell.power_off === null && shell.warm === null ? 'xl:flex' : ''}`}
       >
         {shell.temperatures.map(({ name, words, warm }) => (
           <li key={name}>

@@ -4,6 +4,7 @@ import { Rooms } from '@/ui/shell/Rooms';
 const ROOMS = [
   ['/outage', 'Now'],
   ['/outage/prepare', 'Prepare'],
+  ['/outage/log', 'Thermometers'],
   ['/outage/drill', 'Drill'],
   ['/outage/cuts', 'Past cuts'],
 ] as const;

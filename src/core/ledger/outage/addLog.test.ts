@@ -129,23 +129,24 @@ it('refuses what cannot be, and keeps nothing of it', () => {
 });
 
 it('counts for the verdict of a cut, whichever was told first', () => {
-  for (const logFirst of [true, false]) {
+  for (const told of ['before', 'after', 'never']) {
     const { store, add } = house();
     const line = { food: 'trout', called: 'Trout', amount: 600, packs: 1, zone: 'fridge-zone' };
     const lines = [{ ...LINE, ...line, start: { did: 'bought', on: '2026-11-24' } }];
     store.run({ id: 'haul', type: 'haul.store', lines }, at(-6));
     const cold: [number, number][] = Array.from({ length: 25 }, (_, nth) => [nth / 4 + 1, 3]);
     const parts = [{ id: 'fridge', fill: 0.5, doors: 'shut' }];
-    if (logFirst) add('fridge', cold);
+    if (told === 'before') add('fridge', cold);
     store.run({ id: 'b', type: 'cut.begin', cut: 'c', from: at(1.5), parts }, at(20));
     store.run({ id: 'e', type: 'cut.time', cut: 'c', from: at(1.5), until: at(6.6) }, at(20));
-    if (!logFirst) add('fridge', cold);
+    if (told === 'after') add('fridge', cold);
     const { id, version } = store.first();
     const judge = () =>
       store.run(
         { id: 'j', type: 'cut.judge', cut: 'c', things: [{ package: id, version, did: 'eat-soon' }] },
         at(20),
       );
-    expect(judge).not.toThrow();
+    if (told === 'never') expect(judge).toThrow(rule('evidence'));
+    else expect(judge).not.toThrow();
   }
 });

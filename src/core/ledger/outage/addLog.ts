@@ -133,7 +133,13 @@ function addLog(command: ToldLog, world: World): Decision {
   const newest = last !== undefined && (before.heardAt === null || last.at >= before.heardAt);
   const spell = newest ? warmSpell(log, before.alarm) : null;
   const after: Thermometer = newest
-    ? { ...before, heardAt: last.at, lastC: last.c, warmSince: spell?.since ?? null, battery: command.battery }
+    ? {
+        ...before,
+        heardAt: last.at,
+        lastC: last.c,
+        warmSince: spell?.since ?? null,
+        battery: command.battery,
+      }
     : before;
   const begun = spell && before.alarm.begins ? cutOf(world, command.part, spell) : null;
   const [coldest, warmest] = [Math.min, Math.max].map((of) => of(...right.map(({ c }) => c)));

@@ -68,7 +68,10 @@ function verdictsNow(cut: Cut, packages: readonly Package[], world: World): Map<
   const cuts = world.keptAll('cut');
   const facts = cutFacts(cut, {
     cuts,
-    readings: [...world.keptAll('cut-reading'), ...logReadings(rowOf(cut.id, cuts), (day) => world.kept('log-day', day), world.now)],
+    readings: [
+      ...world.keptAll('cut-reading'),
+      ...logReadings(rowOf(cut.id, cuts), (day) => world.kept('log-day', day), world.now),
+    ],
     openings: world.keptAll('cut-opening'),
   });
   const parts = partsOfZones(world);

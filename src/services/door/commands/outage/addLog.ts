@@ -24,5 +24,8 @@ export const addLogDoor = atDoor(
       .description('what its own clock shows now: times are put right by it'),
     sure: Joi.boolean().default(false).description('looked at twice: odd readings are taken too'),
   },
-  ({ its_clock: itsClock, ...told }: Omit<ToldLog, 'itsClock'> & { its_clock: string | null }) => ({ ...told, itsClock }),
+  ({ its_clock: itsClock, ...told }: Omit<ToldLog, 'itsClock'> & { its_clock: string | null }) => ({
+    ...told,
+    itsClock,
+  }),
 );
