@@ -12,7 +12,10 @@ export default function manifest(): MetadataRoute.Manifest {
     display: 'standalone',
     background_color: '#eaf0f1',
     theme_color: '#fbfdfc',
-    icons: [{ src: '/icon.svg', sizes: 'any', type: 'image/svg+xml', purpose: 'any' }],
+    icons: [
+      { src: '/icon.svg', sizes: 'any', type: 'image/svg+xml', purpose: 'any' },
+      ...[192, 512].map((px) => ({ src: `/icon-${px}.png`, sizes: `${px}x${px}`, type: 'image/png' })),
+    ],
     shortcuts: [{ name: 'Power cut', url: '/outage' }],
   };
 }

@@ -12,6 +12,7 @@ import {
   toggle,
   withdraw,
 } from './labelPrinter';
+import { simulatedLog } from './logger';
 import { sayScale, simulatedScale } from './scale';
 import { codeReader, isEan, simulatedScanner } from './scanner';
 import { simulatedThermometer } from './thermometer';
@@ -134,4 +135,38 @@ it('the thermometer takes its time, and is silent when it is gone', () => {
   expect(one.read()).toEqual({ celsius: -18, settled: true });
   one.unplug();
   expect(one.read().celsius).toBeNull();
+});
+
+describe('the thermometer that keeps a log', () => {
+  const HOUR_MS = 3_600_000;
+  const FRIDGE = { kind: 'fridge' as const, litres: 250, fill: 0.5, setC: 4 };
+  const [from, to] = [Date.parse('2026-11-25T00:00:00Z'), Date.parse('2026-11-27T00:00:00Z')];
+  const play = { from, to, everyMs: HOUR_MS / 4, cuts: [], fastSPerDay: 0, emptyAt: null };
+  const cut = { from: from + 24 * HOUR_MS, until: from + 36 * HOUR_MS };
+  const warmest = (readings: { at: string; c: number }[], begin: number, end: number): number =>
+    Math.max(
+      ...readings.filter(({ at }) => Date.parse(at) >= begin && Date.parse(at) <= end).map(({ c }) => c),
+    );
+
+  it('stays near what it is set to with power, warms without, and cools again', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 1e9 }), (seed) => {
+        const { readings } = simulatedLog(FRIDGE, { ...play, cuts: [cut] }, seed);
+        expect(warmest(readings, from, cut.from)).toBeLessThan(7);
+        expect(warmest(readings, cut.from, cut.until)).toBeGreaterThan(7);
+        expect(warmest(readings, to - 2 * HOUR_MS, to)).toBeLessThan(7);
+        // Some readings are missing, the most are there.
+        expect(readings.length).toBeGreaterThan(160);
+      }),
+      { numRuns: 40 },
+    );
+  });
+
+  it('has a clock that drifts and a battery that ends; the same seed is the same log', () => {
+    const { readings, itsClock } = simulatedLog(FRIDGE, { ...play, fastSPerDay: 60 }, 3);
+    expect(Date.parse(itsClock) - to).toBe(120_000);
+    expect(simulatedLog(FRIDGE, { ...play, fastSPerDay: 60 }, 3).readings).toEqual(readings);
+    const flat = simulatedLog(FRIDGE, { ...play, emptyAt: cut.from }, 3);
+    expect([flat.battery, flat.readings.every(({ at }) => Date.parse(at) < cut.from)]).toEqual([0, true]);
+  });
 });

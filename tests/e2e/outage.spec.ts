@@ -204,3 +204,42 @@ test('what was pencilled on the card is put in at once, and undone at once', asy
   await page.getByRole('button', { name: 'Undo' }).last().click();
   await expect.poll(async () => (await deskOf(page)).readings.length).toBe(0);
 });
+
+test('two people at the desk at once: each sees what the other told, and nothing is lost', async ({
+  page,
+  browser,
+}) => {
+  test.setTimeout(120_000);
+  const other = await (
+    await browser.newContext({ storageState: await page.context().storageState() })
+  ).newPage();
+  other.setDefaultTimeout(20_000);
+  await Promise.all([page.goto('/outage'), other.goto('/outage')]);
+  await page.getByRole('button', { name: '4 h ago', exact: true }).click();
+  const chest = (one: Page) => one.getByRole('region', { name: 'Boat-shed chest', exact: true });
+  await expect(chest(other)).toBeVisible();
+  const read = async (one: Page, c: string): Promise<void> => {
+    await chest(one)
+      .getByLabel(/reads, °C$/)
+      .fill(c);
+    await chest(one).getByRole('button', { name: 'Read' }).click();
+  };
+  await Promise.all([read(page, '-15'), read(other, '-14')]);
+  await expect.poll(async () => (await deskOf(page)).readings.map(({ c }) => c).sort()).toEqual([-14, -15]);
+  await other.getByRole('button', { name: 'Power is back' }).click();
+  await expect(page.getByRole('heading', { name: /^The power was off for/ })).toBeVisible();
+  await other.context().close();
+});
+
+test.describe('in the night the clocks go back', () => {
+  test.use({ timezoneId: 'Europe/Dublin' });
+  test('a cut is as long as it was, not as the clocks on the wall say', async ({ page }) => {
+    await page.goto('/outage');
+    await page.getByRole('button', { name: '1 h ago' }).click();
+    await page.getByRole('button', { name: 'Times' }).click();
+    await page.getByLabel('Power went off').fill('2026-10-25T00:30');
+    await page.getByLabel(/^Power came back/).fill('2026-10-25T03:30');
+    await page.getByRole('button', { name: 'Put right' }).click();
+    await expect(page.getByRole('heading', { name: /^The power was off for 4 h/ })).toBeVisible();
+  });
+});

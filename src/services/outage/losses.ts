@@ -1,6 +1,7 @@
 import type { Cut, CutOutcome } from '@/core/model/cut';
 import { sql } from '@/store/database';
 import { readKept } from '@/store/kept';
+import { readPackages } from '@/store/packages';
 import { Problem } from '../door/problem';
 import { viewContext } from '../household/context';
 import type { Household } from '@/store/households';
@@ -10,7 +11,8 @@ export interface Losses {
   household: Household;
   today: string;
   cut: Cut;
-  things: (CutOutcome & { on: string })[];
+  /** With the id of its photo; `null`: there is none. */
+  things: (CutOutcome & { on: string; photo: string | null })[];
   totals: {
     packs: number;
     grams: number;
@@ -27,11 +29,17 @@ export async function readLosses({ cut: id }: { cut: string }): Promise<Losses> 
   const kept = await readKept(sql(), household.id, ['cut', 'cut-decided']);
   const cut = kept.cut.get(id);
   if (!cut) throw new Problem(404, 'not-found', 'There is no such power cut in this household.');
-  const things = [...kept['cut-decided'].values()]
+  const lost = [...kept['cut-decided'].values()]
     .filter((decided) => decided.cut === id)
     .flatMap(({ at, things: all }) => all.map((one) => ({ ...one, on: at })))
     .filter(({ did, rule }) => did === 'discard' && rule !== 'date')
     .sort((a, b) => (a.called < b.called ? -1 : 1));
+  const packages = await readPackages(
+    sql(),
+    household.id,
+    lost.map((one) => one.package),
+  );
+  const things = lost.map((one) => ({ ...one, photo: packages.get(one.package)?.photo ?? null }));
   const sum = (of: (one: CutOutcome) => number): number => things.reduce((all, one) => all + of(one), 0);
   const amount = (unit: CutOutcome['unit']) => sum((one) => (one.unit === unit ? one.amount : 0));
   return {

@@ -2,6 +2,8 @@ import { dateInZone } from '@/core/calendar/dateInZone';
 import { sayFullDate } from '@/core/calendar/sayDate';
 import { sayHours } from '@/core/powercut/sayCut';
 import { sayAmount } from '@/core/units/sayAmount';
+import { sql } from '@/store/database';
+import { readPhoto } from '@/store/photos';
 import { readLosses } from '../outage/losses';
 import { beginPaper, MM, PAPER_INK, PAPER_SLATE } from './paper';
 
@@ -14,6 +16,11 @@ const HOUR_MS = 3_600_000;
 /** What was lost in a power cut on paper, for an insurer: weight, price, why, and a place for a photo of each. */
 export async function printLosses(query: { cut: string }): Promise<Buffer> {
   const { household, today, cut, things, totals } = await readLosses(query);
+  const photos = new Map<string, Buffer>();
+  for (const { photo } of things) {
+    const jpeg = photo === null ? null : await readPhoto(sql(), household.id, photo);
+    if (photo !== null && jpeg) photos.set(photo, jpeg);
+  }
   const { document, page, done } = beginPaper('Orderly Frost loss list', PAGE_MM, household.settings);
   const wide = PAGE_MM[0] * MM - 2 * EDGE;
   const bottom = PAGE_MM[1] * MM - EDGE;
@@ -59,11 +66,14 @@ export async function printLosses(query: { cut: string }): Promise<Buffer> {
   y += 62;
   for (const one of things) {
     if (y + LINE_PT > bottom) begin();
+    const photo = photos.get(one.photo ?? '');
+    const frame = [EDGE + wide - PHOTO_PT, y, PHOTO_PT, LINE_PT - 8] as const;
+    if (photo) document.image(photo, frame[0], y, { fit: [PHOTO_PT, LINE_PT - 8], align: 'center' });
+    else write('photo', frame[0] + 15, 12, PHOTO_PT - 16, 8);
     document
-      .rect(EDGE + wide - PHOTO_PT, y, PHOTO_PT, LINE_PT - 8)
+      .rect(...frame)
       .lineWidth(0.6)
       .stroke(PAPER_SLATE);
-    write('photo', EDGE + wide - PHOTO_PT + 15, 12, PHOTO_PT - 16, 8);
     write(`${one.called}, ${sayAmount(one.amount, one.unit)}`, EDGE, 0, wide * 0.58, 12, true);
     write(
       one.priceMinor === null ? 'no price' : money(one.priceMinor),

@@ -34,6 +34,8 @@ export interface Shell {
   /** Time of day of heads-ups. */
   notify_at: string;
   wording: Wording;
+  /** How often something had been told when this was read: what came since is others' news. */
+  changes: number;
   /** When this was read, ISO 8601. */
   at: string;
   /** Codes on labels open on this machine only: no phone gets there. */
@@ -110,9 +112,11 @@ export async function readShell(): Promise<Shell | null> {
           ? null
           : { lines: onBench.length, minutes_left: left.length === 0 ? null : Math.min(...left) },
       power_off: powerOff([...cuts.cut.values()], household.timeZone),
-      warm: context.kitchen.compartments.find(({ id }) => cuts.thermometer.get(id)?.warmSince)?.called ?? null,
+      warm:
+        context.kitchen.compartments.find(({ id }) => cuts.thermometer.get(id)?.warmSince)?.called ?? null,
       notify_at: household.settings.notifyAt,
       wording,
+      changes: household.changes,
       at: now(),
       codes_local: /^(localhost|127\.|\[::1\])/.test(new URL(publicUrl()).host),
       temperatures: temperaturesOf(context.kitchen.compartments, wording),

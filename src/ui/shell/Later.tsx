@@ -7,12 +7,12 @@ const Offline = dynamic(() => import('./Offline').then((module) => module.Offlin
 const Notices = dynamic(() => import('./Notices').then((module) => module.Notices), { ssr: false });
 const Others = dynamic(() => import('./Others').then((module) => module.Others), { ssr: false });
 
-/** What shows nothing at first, fetched once the page lives: keys, what others do, what is kept for a house without network, the day's notices. @param at when the page was made, ISO 8601 */
-export function Later({ notifyAt, at }: { notifyAt: string; at: string }) {
+/** What shows nothing at first, fetched once the page lives: keys, what others do, what is kept for a house without network, the day's notices. @param at when the page was made, ISO 8601, @param changes how often something had been told then */
+export function Later({ notifyAt, at, changes }: { notifyAt: string; at: string; changes: number }) {
   return (
     <>
       <Shortcuts />
-      <Others />
+      <Others told={changes} />
       <Offline at={at} />
       <Notices notifyAt={notifyAt} />
     </>

@@ -15,12 +15,16 @@ const SHOWN_MS = 12_000;
 /**
  * What others did shows on this page within two seconds, with a quiet mark of who. Plain asking: it goes through every proxy, and
  * whichever copy of the server answers reads the same store.
+ *
+ * @param told how often something had been told when the page was made
  */
-export function Others() {
+export function Others({ told }: { told: number }) {
   const router = useRouter();
+  // What came between the making of the page and the first asking is news too.
+  const [since] = useState(told);
   const [news, setNews] = useState<{ id: string; says: string; who: string } | null>(null);
   useEffect(() => {
-    let known: number | null = null;
+    let known = since;
     let timer: ReturnType<typeof setTimeout>;
     let over = false;
     const look = async (): Promise<void> => {
@@ -29,7 +33,7 @@ export function Others() {
       if (over) return;
       const before = known;
       known = changes;
-      if (before === null || changes === before || !latest || toldHere.has(latest.id)) return;
+      if (changes === before || !latest || toldHere.has(latest.id)) return;
       setNews({ id: latest.id, says: latest.says, who: latest.told_by ?? 'Somebody' });
       void doorClient().invalidateQueries({ predicate: ({ meta }) => meta?.lasting !== true });
       router.refresh();
@@ -48,7 +52,7 @@ export function Others() {
       over = true;
       clearTimeout(timer);
     };
-  }, [router]);
+  }, [router, since]);
   useEffect(() => {
     if (!news) return;
     const timer = setTimeout(() => setNews(null), SHOWN_MS);
