@@ -30,7 +30,7 @@ const CORE_FLOORS = [
   ['keeping', 'thermal'],
   ['portions', 'placement', 'powercut'],
   ['quickline', 'drill'],
-  ['haul'],
+  ['haul', 'meals'],
   ['ledger'],
   ['labels'],
   ['stock'],

@@ -2,6 +2,7 @@ import type { CommandKind, Told } from '../model/command';
 import type { Decision, PastCommand } from '../model/decision';
 import type { World } from '../model/world';
 import { settlePassing } from './package/settlePassing';
+import { settlePromises } from './package/settlePromises';
 
 /**
  * Decides a command: the events it makes, or a refusal. Nothing is written here; the store applies what comes back.
@@ -16,7 +17,10 @@ export function decide<Body extends object>(
   past: PastCommand | null,
 ): Decision {
   const decision = kind.decide(command, world, past);
-  return { ...decision, events: decision.events.map((event) => settlePassing(event, world.today)) };
+  return {
+    ...decision,
+    events: decision.events.map((event) => settlePromises(settlePassing(event, world.today))),
+  };
 }
 
 /** What the ledger says of a command. */

@@ -29,6 +29,8 @@ export interface Placing {
 export interface Needs {
   /** Packages by id, locked. */
   packages?: readonly string[];
+  /** Packages that this meal was promised, locked. */
+  packagesOfMeal?: string;
   /** All packages of these foods, locked; by id, name or alias. */
   foods?: readonly string[] | 'all';
   /** All packages that lie in these zones, locked. */

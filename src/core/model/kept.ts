@@ -1,4 +1,5 @@
 import type { Cut, CutDecided, CutOpening, CutPlan, CutReading, CutSeen, DrillRecord } from './cut';
+import type { Meal, MealRhythm } from './meal';
 import type { LogDay, Thermometer } from './thermometer';
 import type { AmountUnit } from '../units/sayAmount';
 
@@ -72,6 +73,9 @@ export interface Kept {
   'cut-plan': CutPlan;
   drill: DrillRecord;
   thermometer: Thermometer;
+  meal: Meal;
+  /** How the household eats; one, under ''. */
+  rhythm: MealRhythm;
   /** Under the compartment and the day. */
   'log-day': LogDay;
   /** Groups of foods in the order of the household's own way through the shop; one, under ''. */
@@ -91,6 +95,8 @@ export const KEPT_KINDS = [
   'cut-plan',
   'drill',
   'thermometer',
+  'meal',
+  'rhythm',
   'log-day',
   'shop-order',
 ] as const satisfies (keyof Kept)[];

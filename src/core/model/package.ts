@@ -1,6 +1,7 @@
 import type { CalendarDate } from '../calendar/calendarDate';
 import type { HistoryEvent, PackageState, PrintedDate, TrailLine, Wrap } from './history';
 import type { Answer } from './answer';
+import type { MealPromise } from './meal';
 import type { DrawnZone } from './drawing';
 import type { AmountUnit } from '../units/sayAmount';
 import type { Form } from './intakeLine';
@@ -70,6 +71,8 @@ export interface Package {
   oldCodes?: string[];
   /** Whose it is, or for whom and when it is kept; none: everybody's. */
   keptFor?: KeptFor | null;
+  /** What of it meals were promised. */
+  promised?: MealPromise[];
   /** A kept photo of it. */
   photo?: string | null;
   /** A pot's cap in its unit: reached, it says "use me" (K11). */

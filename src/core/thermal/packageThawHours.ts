@@ -3,7 +3,7 @@ import type { Form } from '../model/intakeLine';
 import type { AmountUnit } from '../units/sayAmount';
 import type { PackageShape } from './bodyOfShape';
 import { heatHours } from './heatHours';
-import { FREEZE_MEDIA, THAW_MEDIA } from './heatMedia';
+import { FREEZE_MEDIA, THAW_MEDIA, type ThawMedium } from './heatMedia';
 import { landmarkThawHours } from './landmarkThawHours';
 import { thermalFood } from './thermalFood';
 import { isWholeBird } from '../foods/foodKinds';
@@ -31,8 +31,8 @@ function shapeOf({ form }: Thawing, food: Food): PackageShape {
     : { kind: 'loose', diameterMm: piece };
 }
 
-function modelHours(pack: Thawing, food: Food) {
-  const medium = THAW_MEDIA.fridge;
+function modelHours(pack: Thawing, food: Food, by: ThawMedium = 'fridge') {
+  const medium = THAW_MEDIA[by];
   return heatHours({
     way: 'thaw',
     food: thermalFood(food),
@@ -57,6 +57,10 @@ export function planningThawHours(pack: Thawing, food: Food): number {
   if (pack.unit === 'pc') return landmark;
   return Math.max(landmark, modelHours(pack, food).hoursCautious ?? landmark);
 }
+
+/** Cautious hours to thaw by another way than the refrigerator; `null`: counted in pieces, or longer than 40 days. */
+export const cautiousThawHours = (pack: Thawing, food: Food, medium: ThawMedium): number | null =>
+  pack.unit === 'pc' ? null : modelHours(pack, food, medium).hoursCautious;
 
 /**
  * Typical hours to thaw in the refrigerator, for dates (K7): the quicker of the heat model and the public landmark, so that

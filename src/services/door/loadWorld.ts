@@ -143,7 +143,6 @@ export async function loadWorld(
   if (brings.length > 0 && (await isTakenElsewhere(db, household.id, [...brings]))) {
     throw new Problem(409, 'id-used', 'One of these ids was used for something else. Draw it anew.');
   }
-  const { packages, loaded } = await loadPackages(db, household.id, needs, reference, kitchen);
   const readings = past ? await readReadings(db, household.id, [...new Set(readingsOf)], past.at) : [];
   const jobs = needs.jobs ? await readJobs(db, household.id) : [];
   const containers = needs.containers ? await readContainers(db, household.id) : [];
@@ -152,6 +151,10 @@ export async function loadWorld(
   if (days.length > 0)
     keptThings['log-day'] = (await readKept(db, household.id, [], { 'log-day': days }))['log-day'];
   const fills = needs.fills ? await readFills(db, household.id) : null;
+  const meal = keptThings.meal.get(needs.packagesOfMeal ?? '');
+  const promised = meal?.takes.map((take) => take.package) ?? [];
+  const wanted = { ...needs, packages: [...new Set([...(needs.packages ?? []), ...promised])] };
+  const { packages, loaded } = await loadPackages(db, household.id, wanted, reference, kitchen);
   const since = needs.whereaboutsSince?.([...keptThings.cut.values()]) ?? null;
   const moves = since === null ? null : await readWhereabouts(db, household.id, since);
   const bench = await loadBench(db, household.id, needs);

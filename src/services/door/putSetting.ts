@@ -49,6 +49,8 @@ export async function putSetting(db: Sql, householdId: number, setting: Setting)
     case 'cut-plan':
     case 'drill':
     case 'thermometer':
+    case 'meal':
+    case 'rhythm':
     case 'log-day':
     case 'shop-order':
       return putKept(db, householdId, setting);

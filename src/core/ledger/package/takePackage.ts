@@ -35,7 +35,7 @@ export function takePackage(
   const before = presentPackage(world, command.package, command.version);
   const unfit = whyUnfit(before, world);
   if (unfit) throw new Refusal(unfit.rule, unfit.says);
-  refusePromised(before, command.promised, world);
+  refusePromised(before, command.promised, world, command.amount);
   const after = reduced(before, command, how, null, world);
   const { type, word } = LEAVING[how];
   return [

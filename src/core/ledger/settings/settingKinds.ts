@@ -151,6 +151,8 @@ const SETTING_KINDS: { readonly [K in Kind]: SettingKind<K> } = {
   'cut-plan': keptKind('cut-plan'),
   drill: keptKind('drill'),
   thermometer: keptKind('thermometer'),
+  meal: keptKind('meal'),
+  rhythm: keptKind('rhythm'),
   'log-day': {
     ...keptKind('log-day'),
     needs: (subject) => ({ keptUnder: { 'log-day': [subject] } }),

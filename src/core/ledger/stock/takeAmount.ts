@@ -7,7 +7,8 @@ import type { JudgingWorld } from '../package/judgePackage';
 import type { LedgerEvent, Package } from '../../model/package';
 import type { Pieces } from '../package/partOpens';
 import { takePackage } from '../package/takePackage';
-import { isHandsOff, sayKept } from '../package/kept';
+import { freeAmount, promisesOf } from '../../firstout/promised';
+import { isHandsOff, sayKept, sayPromised } from '../package/kept';
 import { whyUnfit } from '../package/whyUnfit';
 import type { World } from '../../model/world';
 import type { CommandKind } from '../../model/command';
@@ -30,6 +31,8 @@ const CUT = [
 function whyNot(found: Package, world: JudgingWorld, promised: boolean): string | null {
   const unfit = whyUnfit(found, world)?.says;
   if (unfit !== undefined) return unfit;
+  if (!promised && freeAmount(found, world.today) === 0)
+    return `it is ${sayPromised(promisesOf(found, world.today))}`;
   return !promised && isHandsOff(found, world.today) && found.keptFor
     ? `it is kept ${sayKept(found.keptFor)}`
     : null;
@@ -44,7 +47,7 @@ function toAllocated(
   return {
     id: found.id,
     code: found.code,
-    amount: found.amount,
+    amount: promised ? found.amount : freeAmount(found, world.today),
     unit: found.unit,
     form: found.form,
     state: found.state,
@@ -90,7 +93,7 @@ function takeAmount(command: AmountWanted & { pieces?: Pieces | null }, world: W
   if (short > 0) {
     const kept = command.promised ? null : allocateAmount(packages, { ...command, promised: true }, world);
     if (kept?.short === 0) {
-      const why = passed.filter(({ why: reason }) => reason.startsWith('it is kept'));
+      const why = passed.filter(({ why: reason }) => /^it is (kept|promised|planned)/.test(reason));
       const told = why.slice(0, 3).map(({ code, why: reason }) => `${code}: ${reason}`);
       throw new Refusal(
         'promised',

@@ -66,3 +66,8 @@ export { playDrillDoor } from './outage/playDrill';
 export { addLogDoor } from './outage/addLog';
 export { setAlarmDoor } from './outage/setAlarm';
 export { closeCutDoor } from './outage/closeCut';
+export { setMealDoor } from './meals/setMeal';
+export { skipMealDoor } from './meals/skipMeal';
+export { eatMealDoor } from './meals/eatMeal';
+export { promiseAmountDoor } from './meals/promiseAmount';
+export { setRhythmDoor } from './meals/setRhythm';
