@@ -90,10 +90,14 @@ export function DoorProvider({
   const dismiss = useCallback((id: number) => setToasts((all) => all.filter((toast) => toast.id !== id)), []);
 
   const addToast = useCallback(
-    (toast: Omit<Toast, 'id'>) => {
+    (toast: Omit<Toast, 'id'>, stays = false) => {
       const id = nextToast.current++;
-      setToasts((all) => [...all.slice(-2), { ...toast, id }]);
-      setTimeout(() => dismiss(id), TOAST_MS);
+      // What was refused is never pushed out by what was done.
+      setToasts((all) => {
+        const done = all.filter(({ kind }) => kind !== 'error').slice(-2);
+        return [...all.filter((one) => one.kind === 'error' || done.includes(one)), { ...toast, id }];
+      });
+      if (!stays) setTimeout(() => dismiss(id), TOAST_MS);
     },
     [dismiss],
   );
@@ -104,10 +108,11 @@ export function DoorProvider({
   );
 
   const answeredLate = useEffectEvent((says: string, failed: boolean) => {
-    tell(
-      failed ? `What you told it before was refused: ${says}` : `${says} (told before, answered now)`,
-      failed ? 'error' : 'done',
-    );
+    // Who told it may be away by now: a refusal stays until somebody has seen it.
+    if (failed) {
+      const text = `What you told it before was refused: ${says}`;
+      addToast({ text, kind: 'error', undo: [], labels: [] }, true);
+    } else tell(`${says} (told before, answered now)`);
     startRefresh(() => router.refresh());
   });
   // Fetched as soon as the page lives, so that it is there when the network is not.

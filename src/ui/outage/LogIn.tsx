@@ -9,7 +9,7 @@ import { Choice } from '../forms/Choice';
 
 /** As many as one command takes. */
 const MOST_READINGS = 2000;
-const EXAMPLE = 'time,compartment,celsius\n2026-11-27 06:15,Boat-shed chest,-18.2';
+const EXAMPLE = 'time,compartment,celsius\n2026-11-27 06:15,Boat-shed chest,-18';
 
 /** A log from a file or pasted: read first, by compartment, with the lines that say nothing; put in by one press. */
 export function LogIn({ parts }: { parts: readonly ThermometerView[] }) {

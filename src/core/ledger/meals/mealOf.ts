@@ -1,5 +1,4 @@
-import type { Meal, MealRhythm, MealSlot } from '../../model/meal';
-import { usualRhythm } from '../../model/meal';
+import { type Meal, type MealRhythm, type MealSlot, usualRhythm } from '../../model/meal';
 import { Refusal } from '../../model/refusal';
 import type { World } from '../../model/world';
 
