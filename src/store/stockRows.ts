@@ -1,12 +1,14 @@
+import type { MealPromise } from '@/core/model/meal';
 import type { PackageState, Wrap } from '@/core/model/history';
 import type { StockRow } from '@/core/stock/stockRow';
 import type { AmountUnit } from '@/core/units/sayAmount';
-import type { Sql } from './database';
+import { fromJson, type Sql } from './database';
 
 /** A row as it is stored: whether it is hands off depends on the day. */
 export interface StoredRow extends StockRow {
   /** The day up to which nobody takes it unasked; `null`: for good. */
   handsOffUntil: string | null;
+  promised: MealPromise[];
 }
 
 interface Row {
@@ -36,6 +38,7 @@ interface Row {
   whose: string | null;
   hands_off: string | null;
   hands_off_until: string | null;
+  promised: unknown;
 }
 
 const toRow = (row: Row): StoredRow => ({
@@ -62,6 +65,7 @@ const toRow = (row: Row): StoredRow => ({
   whose: row.whose ?? '',
   handsOff: row.hands_off === '1' || row.hands_off === 'true',
   handsOffUntil: row.hands_off_until,
+  promised: row.promised === null ? [] : fromJson<MealPromise[]>(row.promised),
   firstOut: row.first_out,
   version: row.version,
 });
@@ -113,7 +117,8 @@ export async function readRows(
             JSON_VALUE(image, '$.photo') AS photo,
             JSON_VALUE(image, '$.keptFor.whose') AS whose,
             JSON_VALUE(image, '$.keptFor.handsOff') AS hands_off,
-            JSON_VALUE(image, '$.keptFor.on') AS hands_off_until
+            JSON_VALUE(image, '$.keptFor.on') AS hands_off_until,
+            JSON_EXTRACT(image, '$.promised') AS promised
        FROM package
       WHERE household_id = :householdId
         AND here = TRUE

@@ -1,9 +1,17 @@
 import { checkKitchen } from '../core/placement/checkKitchen';
 import { searchedPlacement } from '../core/placement/searchedPlacement';
 import { tidyMoves } from '../core/placement/tidyMoves';
+import { solvedWeek } from '../core/meals/solvedWeek';
 import { forecastCut } from '../core/powercut/forecastCut';
-import { solveProgram, solveValues } from './solveProgram';
+import { solveProgram } from './solveProgram';
 
 /** Answers that take long enough to be worked out beside the server rather than in it. */
-export const HEAVY_WORK = { checkKitchen, forecastCut, searchedPlacement, solveProgram, solveValues, tidyMoves } as const;
+export const HEAVY_WORK = {
+  checkKitchen,
+  forecastCut,
+  searchedPlacement,
+  solvedWeek,
+  solveProgram,
+  tidyMoves,
+} as const;
 export type HeavyWork = typeof HEAVY_WORK;

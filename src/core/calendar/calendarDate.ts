@@ -41,6 +41,9 @@ export function dateOfDay(day: number): CalendarDate {
   return date;
 }
 
+/** 0 Sunday to 6 Saturday. */
+export const weekdayOf = (date: CalendarDate): number => (((dayNumber(date) + 4) % 7) + 7) % 7;
+
 /** `date` moved by whole `days` (negative goes back). */
 export function addDays(date: CalendarDate, days: number): CalendarDate {
   return dateOfDay(dayNumber(date) + days);

@@ -1,4 +1,4 @@
-import { type CalendarDate, dayNumber, daysBetween } from './calendarDate';
+import { type CalendarDate, daysBetween, weekdayOf } from './calendarDate';
 
 const WEEKDAYS = ['Sun', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat'] as const;
 const FULL_WEEKDAYS = ['Sunday', 'Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday'] as const;
@@ -17,10 +17,6 @@ const MONTHS = [
   'December',
 ] as const;
 
-function weekdayIndex(date: CalendarDate): number {
-  return (((dayNumber(date) + 4) % 7) + 7) % 7;
-}
-
 function dayAndMonth(date: CalendarDate, long: boolean): string {
   const month = MONTHS[Number(date.slice(5, 7)) - 1] ?? '';
   return `${Number(date.slice(8, 10))} ${long ? month : month.slice(0, 3)}`;
@@ -28,7 +24,7 @@ function dayAndMonth(date: CalendarDate, long: boolean): string {
 
 /** The full date, as spoken: "Friday 4 December 2026". */
 export function sayFullDate(date: CalendarDate): string {
-  return `${FULL_WEEKDAYS[weekdayIndex(date)]} ${dayAndMonth(date, true)} ${date.slice(0, 4)}`;
+  return `${FULL_WEEKDAYS[weekdayOf(date)]} ${dayAndMonth(date, true)} ${date.slice(0, 4)}`;
 }
 
 /** For labels and tables: "4 Dec 2026". */
@@ -42,7 +38,7 @@ export function sayDueDate(date: CalendarDate, today: CalendarDate): string {
   if (days === 0) return 'tonight';
   if (days === 1) return 'tomorrow';
   if (days === -1) return 'yesterday';
-  if (days > 1 && days < 7) return WEEKDAYS[weekdayIndex(date)] ?? '';
+  if (days > 1 && days < 7) return WEEKDAYS[weekdayOf(date)] ?? '';
   if (Math.abs(days) < 183 || date.slice(0, 4) === today.slice(0, 4)) return dayAndMonth(date, false);
   return sayPlainDate(date);
 }
@@ -52,7 +48,7 @@ export function sayPastDate(date: CalendarDate, today: CalendarDate): string {
   const days = daysBetween(date, today);
   if (days === 0) return 'today';
   if (days === 1) return 'yesterday';
-  if (days > 1 && days < 7) return WEEKDAYS[weekdayIndex(date)] ?? '';
+  if (days > 1 && days < 7) return WEEKDAYS[weekdayOf(date)] ?? '';
   if (days >= 7 && days < 183) return dayAndMonth(date, false);
   return sayPlainDate(date);
 }

@@ -10,7 +10,8 @@ export const isMain = ({ id, copyOf, group }: MealFood): boolean =>
   kinds.mains.includes(group) && !kinds.notMains.includes(copyOf ?? id);
 
 /** A food that goes beside it. */
-export const isSide = ({ group }: MealFood): boolean => kinds.sides.includes(group);
+export const isSide = ({ id, copyOf, group }: MealFood): boolean =>
+  kinds.sides.includes(group) && !kinds.notSides.includes(copyOf ?? id);
 
 export const hasMeat = ({ dietTags }: MealFood): boolean =>
   dietTags.some((tag) => kinds.meatTags.includes(tag));

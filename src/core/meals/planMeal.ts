@@ -62,19 +62,9 @@ function fail(): never {
   throw new Error('a package that is not there');
 }
 
-/** A week with nothing planned, or with what is begun. @param known of the same case, so that it need not be found again */
-export function emptyPlan(kase: WeekCase, begun: readonly WeekUse[] = [], known = knownOf(kase)): WeekPlan {
-  const { packs } = kase;
-  const left = packs.map(({ grams }) => grams);
-  const often = new Map<string, number>();
-  const had = new Set<string>();
-  for (const { pack, grams, meal } of begun) {
-    left[pack] = (left[pack] ?? 0) - grams;
-    const food = packs[pack]?.food.id ?? '';
-    if (!had.has(`${meal} ${food}`)) often.set(food, (often.get(food) ?? 0) + 1);
-    had.add(`${meal} ${food}`);
-  }
-  return { kase, left, often, known };
+/** A week with nothing planned. @param known of the same case, so that it need not be found again */
+export function emptyPlan(kase: WeekCase, known = knownOf(kase)): WeekPlan {
+  return { kase, left: kase.packs.map(({ grams }) => grams), often: new Map(), known };
 }
 
 /** Packages of a food that a meal takes, first out: as much as is eaten, more of what passes its date; nothing when it is too little. */

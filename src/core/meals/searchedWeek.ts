@@ -1,11 +1,9 @@
 import { seededNormals } from '../powercut/seededNormals';
 import { emptyPlan, firstOutMains, planMeal } from './planMeal';
-import { choiceKey, MOST_SIDES, type WeekCase, type WeekUse, worthOfWeek } from './weekRules';
+import { MOST_SIDES, type WeekCase, type WeekUse, worthOfWeek } from './weekRules';
 
 const SEED = 11;
-const TRIES = 5000;
-/** A week is good when it is worth nearly as much as the best. */
-const GOOD = 0.97;
+const TRIES = 8000;
 /** A worse week is taken now and then at first, hardly ever at the end, g. */
 const WARM_G = 250;
 const COOL_G = 2;
@@ -16,32 +14,26 @@ interface Wanted {
   sides: readonly string[];
 }
 
-/** What a search found: its best week, and which foods good weeks have at which meals, by {@link choiceKey}. */
-export interface SearchedWeek {
-  uses: WeekUse[];
-  choices: string[];
-}
-
 /**
  * The best week that a search finds: what each meal is made of is changed again and again, and all else follows first out. Never worse
  * than the hurried cook's. The same case gives the same week.
  */
-export function searchedWeek(kase: WeekCase, tries = TRIES): SearchedWeek {
+export function searchedWeek(kase: WeekCase, tries = TRIES): WeekUse[] {
   const { meals, packs } = kase;
-  if (packs.length === 0 || meals.length === 0) return { uses: [], choices: [] };
+  if (packs.length === 0 || meals.length === 0) return [];
   const { known } = emptyPlan(kase);
   const chance = seededNormals(SEED);
   const pick = <One>(all: readonly One[]): One | undefined => all[Math.floor(chance.uniform() * all.length)];
-  const mains = meals.map((_, m) => [null, ...firstOutMains(emptyPlan(kase, [], known), m)]);
+  const mains = meals.map((_, m) => [null, ...firstOutMains(emptyPlan(kase, known), m)]);
   const made = (week: readonly Wanted[]): WeekUse[] => {
-    const plan = emptyPlan(kase, [], known);
+    const plan = emptyPlan(kase, known);
     return week.flatMap(({ main, sides }, m) => {
       const uses = planMeal(plan, m, main, sides);
       return uses.length > 0 || main === null ? uses : planMeal(plan, m, null, sides);
     });
   };
   const foodOf = ({ pack }: WeekUse): string => packs[pack]?.food.id ?? '';
-  const begin = emptyPlan(kase, [], known);
+  const begin = emptyPlan(kase, known);
   let now = meals.map((_, m): Wanted => {
     const main = firstOutMains(begin, m).find((food) => planMeal(begin, m, food, []).length > 0) ?? null;
     const sides = new Set(planMeal(begin, m, null).map(foodOf));
@@ -65,7 +57,6 @@ export function searchedWeek(kase: WeekCase, tries = TRIES): SearchedWeek {
     }
     return week;
   };
-  const choices = new Set<string>();
   let worth = worthOfWeek(kase, made(now));
   let [best, most] = [made(now), worth];
   for (let at = 0; at < tries; at++) {
@@ -77,9 +68,6 @@ export function searchedWeek(kase: WeekCase, tries = TRIES): SearchedWeek {
     now = week;
     worth = tried;
     if (tried > most) [best, most] = [uses, tried];
-    if (tried > GOOD * most && at > tries / 2)
-      for (const one of uses) choices.add(choiceKey(one.meal, foodOf(one)));
   }
-  for (const one of best) choices.add(choiceKey(one.meal, foodOf(one)));
-  return { uses: best, choices: [...choices] };
+  return best;
 }

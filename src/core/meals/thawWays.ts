@@ -44,16 +44,7 @@ const LOOSE: readonly (Form | null)[] = [
   'scored',
 ];
 /** Groups that go into the pan or oven as they are. */
-const FROM_FROZEN = [
-  'vegetable',
-  'soup-sauce',
-  'leftovers',
-  'ready-meal',
-  'bread-bake',
-  'dough',
-  'raw-fish',
-  'raw-meat',
-];
+const FROM_FROZEN = ['soup-sauce', 'leftovers', 'ready-meal', 'bread-bake', 'dough', 'raw-fish', 'raw-meat'];
 
 const hourWords = (hours: number): string =>
   hours < 1 ? `${Math.ceil(hours * 60)} min` : `${Math.ceil(hours)} h`;
@@ -77,6 +68,9 @@ export function thawWays(pack: FrozenPack, food: Food, mealAt: string, now: stri
   const fromFrozen =
     FROM_FROZEN.includes(food.group) && !isWholeBird(food) && (small || LOOSE.includes(pack.form));
   const changes = Math.max(0, Math.ceil((water ?? 0) / CHANGE_H) - 1);
+  const frozen = way('from-frozen', 0, 'From frozen: it cooks half as long again. Measure the middle.');
+  // Vegetables go into the pan as they are.
+  if (food.group === 'vegetable') return [frozen];
   return [
     way('fridge', fridge, `In the fridge, low, on a plate with a rim: ${hourWords(fridge)}.`),
     ...(water !== null && water <= MOST_WATER_H
@@ -97,9 +91,7 @@ export function thawWays(pack: FrozenPack, food: Food, mealAt: string, now: stri
             `On a thick metal tray on the counter: ${hourWords(metal)}. Never for meat or fish.`,
           ),
         ]),
-    ...(fromFrozen
-      ? [way('from-frozen', 0, 'From frozen: it cooks half as long again. Measure the middle.')]
-      : []),
+    ...(fromFrozen ? [frozen] : []),
   ];
 }
 

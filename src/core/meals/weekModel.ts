@@ -1,7 +1,6 @@
 import { isMain } from './mealKind';
 import {
   byFood,
-  choiceKey,
   clash,
   LEAST_SHARE,
   mainsOf,
@@ -48,10 +47,8 @@ const round = (figure: number): string => figure.toFixed(4);
 /**
  * Builds the week that uses the most grams before their dates (RULES 2): one main a meal, sides beside it, about what is eaten, never
  * after a date, never a younger package of a food before an older one that could be eaten then, the same main three times at most.
- *
- * @param only what is looked at, by {@link choiceKey}; left out: every food that presses, at every meal
  */
-export function weekModel(kase: WeekCase, only: ReadonlySet<string> | null = null): WeekModel {
+export function weekModel(kase: WeekCase): WeekModel {
   const { packs, meals, apart } = kase;
   const looked = pressing(kase);
   const foods = new Map(
@@ -71,8 +68,8 @@ export function weekModel(kase: WeekCase, only: ReadonlySet<string> | null = nul
 
   packs.forEach((its, p) =>
     meals.forEach((meal, m) => {
-      if (!looked.has(p) || only?.has(choiceKey(m, its.food.id)) === false) return;
-      if (!mayEat(its, meal, kase) || (isMain(its.food) && !mains[m]?.has(its.food.id))) return;
+      if (!looked.has(p) || !mayEat(its, meal, kase) || (isMain(its.food) && !mains[m]?.has(its.food.id)))
+        return;
       const name = `${its.splits ? 'a' : 'x'}${p}_${m}`;
       const grams = its.splits ? 1 : its.grams;
       at.set(`${p} ${m}`, { name, grams, whole: !its.splits });

@@ -120,9 +120,6 @@ export function savedGrams({ packs, meals }: WeekCase, uses: readonly WeekUse[])
   );
 }
 
-/** A food at a meal, as one text. */
-export const choiceKey = (meal: number, food: string): string => `${meal} ${food}`;
-
 /** Indexes of packages by food, in first-out order. */
 export function byFood(packs: readonly WeekPack[]): Map<string, number[]> {
   const foods = new Map<string, number[]>();

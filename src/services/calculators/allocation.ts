@@ -8,7 +8,7 @@ import { readStock } from '@/store/packages';
 import { viewContext } from '../household/context';
 import { foodNamed } from '../household/household';
 import { type PackageView, toPackageView } from '../stock/packageView';
-import { instantSchema, validate } from '../door/validate';
+import { dateSchema, instantSchema, validate } from '../door/validate';
 
 const MOST_LOOKED_AT = 1000;
 
@@ -33,14 +33,18 @@ export const allocationSchema = Joi.object({
     .valid(...AMOUNT_UNITS)
     .required(),
   by: instantSchema.allow(null).default(null).description('when the meal is'),
+  on: dateSchema.allow(null).default(null).description('its day: nothing that is past its use by then'),
 }).meta({ className: 'AllocationRequest' });
 
 /** Which packages an amount would be taken from (RULES 2), without taking anything. @throws Problem */
 export async function readAllocation(body: unknown): Promise<AllocationView> {
-  const request = validate<{ foods: string[]; amount: number; unit: AmountUnit; by: string | null }>(
-    allocationSchema,
-    body,
-  );
+  const request = validate<{
+    foods: string[];
+    amount: number;
+    unit: AmountUnit;
+    by: string | null;
+    on: string | null;
+  }>(allocationSchema, body);
   const context = await viewContext();
   const { household, reference, today, at } = context;
   const foodIds = request.foods.map(

@@ -15,6 +15,7 @@ import {
 import { keepingSchema, portionsSchema } from '../calculators/estimates';
 import { freezeSchema, thawSchema } from '../calculators/heat';
 import { lumpSchema } from '../lump/lump';
+import { suggestSchema } from '../meals/suggest';
 import { logTextSchema } from '../outage/readLog';
 import { outageSchema } from '../outage/outage';
 
@@ -112,6 +113,7 @@ const READ: Record<string, [summary: string, query?: Joi.ObjectSchema, kind?: 'p
   '/api/v1/outage/card': ['The card for a power cut on one page, as PDF', QUERIES.none, 'pdf'],
   '/api/v1/outage/losses': ['What was lost in a power cut, as PDF', QUERIES.losses, 'pdf'],
   '/api/v1/outage/losses/csv': ['The same as comma separated values', QUERIES.losses, 'csv'],
+  '/api/v1/meals': ['A week of meals with what they take, and what must thaw when', QUERIES.meals],
   '/api/v1/outage/thermometers': [
     'Every compartment with its thermometer, its alarm and its log of the last days',
     QUERIES.thermometers,
@@ -201,6 +203,10 @@ export function openApi() {
           responses: { 200: answer('its id'), ...ERRORS },
         },
       },
+      '/api/v1/meals/suggest': send(
+        'The week that uses the most before its date, as this household eats',
+        swagger(suggestSchema),
+      ),
       '/api/v1/outage/log/read': send(
         'What is in a thermometer’s log, before it is put in by `log.add`',
         swagger(logTextSchema),

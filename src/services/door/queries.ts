@@ -53,6 +53,7 @@ export const QUERIES = {
   }),
   stockList: Joi.object({ ...asked, by: grouping }),
   outage: Joi.object({ cut: uuid.description('one of the past; the open one when left out') }),
+  meals: Joi.object({ from: dateSchema.description('first day of the week; today when left out') }),
   thermometers: Joi.object({
     days: Joi.number().integer().min(1).max(400).description('of the last so many days'),
   }),

@@ -1,6 +1,7 @@
 import { createHash, timingSafeEqual } from 'node:crypto';
 import ical, { ICalAlarmType, ICalCalendarMethod, ICalEventStatus } from 'ical-generator';
 import { addDays } from '@/core/calendar/calendarDate';
+import { dateInZone } from '@/core/calendar/dateInZone';
 import { instantInZone } from '@/core/calendar/instantInZone';
 import { retellAll } from '@/core/units/retell';
 import { sayAmount } from '@/core/units/sayAmount';
@@ -8,6 +9,7 @@ import { sql, transaction } from '@/store/database';
 import { type FeedDay, lockFeedDays, putFeedDay, readTold, type ToldPackage } from '@/store/feed';
 import { readHouseholdByFeed } from '@/store/households';
 import { inHousehold } from '../household/chosen';
+import { keptThawSteps } from '../meals/thawSteps';
 import { viewContext } from '../household/context';
 import { Problem } from '../door/problem';
 import { publicUrl } from './publicUrl';
@@ -25,10 +27,11 @@ interface Entry {
   description: string;
 }
 
-type Told = 'out' | 'last' | 'planned' | 'near';
+type Told = 'out' | 'thaw' | 'last' | 'planned' | 'near';
 
 const TOLD_WORDS: Record<Told, string> = {
   out: 'past, to be looked at or thrown out',
+  thaw: 'to be moved down to thaw',
   last: 'last day',
   planned: 'to be answered',
   near: 'coming near',
@@ -46,14 +49,17 @@ function daysOf(found: ToldPackage, today: string): [string, Told][] {
   return [...days];
 }
 
-/** One entry a day, from the packages that raise a heads-up on it. */
+/** One entry a day, from the packages that raise a heads-up on it, and from what must be moved down for a meal. */
 export function toEntries(
   packages: readonly ToldPackage[],
   today: string,
   until: string,
   placeOf: (zoneId: string | null) => string,
+  thaw: readonly { day: string; line: string }[] = [],
 ): Entry[] {
   const byDay = new Map<string, { told: Told; line: string }[]>();
+  for (const { day, line } of thaw)
+    if (day <= until) byDay.set(day, [...(byDay.get(day) ?? []), { told: 'thaw', line }]);
   for (const found of packages) {
     for (const [day, told] of daysOf(found, today)) {
       if (day > until) continue;
@@ -122,13 +128,25 @@ export async function readCalendarFeed(key: string): Promise<string> {
 }
 
 async function feedOf(key: string): Promise<string> {
-  const { household, kitchen, today, at } = await viewContext();
+  const context = await viewContext();
+  const { household, kitchen, today, at } = context;
   const { feedKey, notifyAt } = household.settings;
   if (!isKey(key, feedKey)) throw new Problem(404, 'not-found', 'There is no calendar at this address.');
   const until = addDays(today, AHEAD_DAYS);
   const packages = await readTold(sql(), household.id, until, MOST_TOLD);
   const places = new Map(kitchen.zones.map((zone) => [zone.id, `${zone.name}, ${zone.applianceName}`]));
-  const lines = toEntries(packages, today, until, (id) => places.get(id ?? '') ?? 'out of the cold');
+  const thaw = (await keptThawSteps(context)).flatMap(
+    ({ best, called, amount_words: words, code, meal_name: meal }) => {
+      if (best?.way !== 'fridge') return [];
+      const time = new Date(best.startBy).toLocaleTimeString('en-GB', {
+        ...{ hour: '2-digit', minute: '2-digit', timeZone: household.timeZone },
+      });
+      const line = `${called} ${words} (${code}) by ${time}${meal === '' ? '' : `, for ${meal}`}`;
+      return [{ day: dateInZone(best.startBy, household.timeZone), line }];
+    },
+  );
+  const place = (id: string | null): string => places.get(id ?? '') ?? 'out of the cold';
+  const lines = toEntries(packages, today, until, place, thaw);
   const entries = retellAll(lines, household.settings).map((entry) => ({
     ...entry,
     digest: createHash('sha256').update(`${notifyAt}\n${entry.summary}\n${entry.description}`).digest('hex'),

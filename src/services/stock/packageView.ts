@@ -5,7 +5,8 @@ import { counterMinutesLeft } from '@/core/keeping/counterMinutes';
 import type { HistoryEvent, PackageState, Wrap } from '@/core/model/history';
 import { type Band, keepingOn, type Verdict } from '@/core/keeping/judgeKeeping';
 import { isStart, START_WORDS } from '@/core/keeping/startDates';
-import { isHandsOff, sayKept } from '@/core/ledger/package/kept';
+import { promisesOf } from '@/core/firstout/promised';
+import { isHandsOff, sayKept, sayPromised } from '@/core/ledger/package/kept';
 import type { Form } from '@/core/model/intakeLine';
 import type { Package } from '@/core/model/package';
 import { type AmountUnit, sayAmount } from '@/core/units/sayAmount';
@@ -150,7 +151,13 @@ export function toPackageView(found: Package, { reference, kitchen, today, at }:
     due_words: standing.band === 'past' ? 'past' : sayDueDate(found.governingDate, today),
     due_full: `${found.governingKind === 'use-by' ? 'use by' : 'best by'} ${sayFullDate(found.governingDate)}`,
     left_words: sayDaysLeft(standing.daysLeft),
-    story: [place, lastStory(found.history, today), found.keptFor ? sayKept(found.keptFor) : '', found.note]
+    story: [
+      place,
+      lastStory(found.history, today),
+      found.keptFor ? sayKept(found.keptFor) : '',
+      sayPromised(promisesOf(found, today)),
+      found.note,
+    ]
       .filter((part) => part !== '')
       .join(' · '),
     spent: spentShare(found, today),

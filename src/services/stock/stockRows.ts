@@ -1,3 +1,4 @@
+import { freeAmount } from '@/core/firstout/promised';
 import { LRUCache } from 'lru-cache';
 import type { StockRow } from '@/core/stock/stockRow';
 import { sql } from '@/store/database';
@@ -65,5 +66,10 @@ export const readStockRows = ({ id, changes }: Household, today: string): Promis
     const { rows } = await reading;
     const isOver = ({ handsOff, handsOffUntil }: StoredRow): boolean =>
       handsOff && handsOffUntil !== null && handsOffUntil < today;
-    return rows.some(isOver) ? rows.map((row) => (isOver(row) ? { ...row, handsOff: false } : row)) : rows;
+    // All of it is promised to meals: nobody takes it unasked, and it does not count as there.
+    const isPromised = ({ promised, amount }: StoredRow): boolean =>
+      promised.length > 0 && freeAmount({ amount, promised, answer: null }, today) === 0;
+    return rows.some((row) => isOver(row) || isPromised(row))
+      ? rows.map((row) => ({ ...row, handsOff: isPromised(row) || (row.handsOff && !isOver(row)) }))
+      : rows;
   });

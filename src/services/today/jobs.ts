@@ -1,10 +1,12 @@
-import { daysBetween } from '@/core/calendar/calendarDate';
+import { addDays, daysBetween } from '@/core/calendar/calendarDate';
+import { dateInZone } from '@/core/calendar/dateInZone';
 import { sayDueDate, sayPastDate } from '@/core/calendar/sayDate';
 import { jobDue } from '@/core/kitchen/jobDue';
 import type { Job } from '@/core/model/setting';
 import { sql } from '@/store/database';
 import { readJobs } from '@/store/jobs';
 import { readThawing } from '@/store/today';
+import { keptThawSteps } from '../meals/thawSteps';
 import type { HouseholdContext } from '../household/context';
 import { toPackageView } from '../stock/packageView';
 
@@ -19,19 +21,77 @@ export interface JobView {
   short: string;
   /** "due today", "since Mon". */
   due_words: string;
-  /** What saying it is done changes: a package that is thawed now, or the job itself. */
-  done: { type: 'package.thaw'; package: string; version: number } | { type: 'job.done'; job: string };
+  /** What saying it is done changes: a package that is thawed now or moved down, or the job itself; `null`: nothing can be pressed. */
+  done:
+    | { type: 'package.thaw'; package: string; version: number; method: 'fridge'; zone: string | null }
+    | { type: 'job.done'; job: string }
+    | null;
 }
 
 /** The most thawing packages told as jobs. */
 const MOST_THAWING = 8;
 
+/** What must be moved down today or tomorrow for a meal; what the fridge is too late for says what still works. */
+async function moveDown(context: HouseholdContext): Promise<JobView[]> {
+  const steps = await keptThawSteps(context);
+  const tomorrow = addDays(context.today, 1);
+  return steps.flatMap(({ best, zone, ...step }): JobView[] => {
+    const fridge = step.ways.find(({ way }) => way === 'fridge');
+    if (!fridge || dateInZone(fridge.startBy, context.household.timeZone) > tomorrow) return [];
+    const what = `${step.called} ${step.amount_words} ${step.code}`;
+    const meal =
+      step.meal_name === '' ? `for ${sayDueDate(step.on, context.today)}` : `for ${step.meal_name}`;
+    const job = {
+      ...{ id: `thaw ${step.package}`, kind: 'thaw' as const, code: step.code },
+      short: `${step.called} down to thaw`,
+    };
+    if (best?.way === 'fridge' && zone)
+      return [
+        {
+          ...job,
+          says: `Move ${what} down to ${zone.name} by ${sayTimeOn(best.startBy, context)}, ${meal}`,
+          due_words: `by ${sayTimeOn(best.startBy, context)}`,
+          done: {
+            ...{ type: 'package.thaw', package: step.package, version: step.version },
+            ...{ method: 'fridge', zone: zone.id },
+          },
+        },
+      ];
+    const still =
+      best === null
+        ? 'it cannot be thawed in time: plan another meal'
+        : best.way === 'from-frozen'
+          ? 'cook it from frozen'
+          : `cold water still works until ${sayTimeOn(best.startBy, context)}`;
+    return [
+      {
+        ...job,
+        says: `${what} ${meal}: too late for the fridge; ${still}`,
+        due_words: 'too late for the fridge',
+        done: null,
+      },
+    ];
+  });
+}
+
+/** "16:20", "Sat 18:00", by the household's clock. */
+function sayTimeOn(at: string, { household, today }: HouseholdContext): string {
+  const day = dateInZone(at, household.timeZone);
+  const time = new Date(at).toLocaleTimeString('en-GB', {
+    hour: '2-digit',
+    minute: '2-digit',
+    timeZone: household.timeZone,
+  });
+  return day === today ? time : `${sayDueDate(day, today)} ${time}`;
+}
+
 /** Thaw steps, rounds and upkeep that are due today. */
 export async function readJobsOfTheDay(context: HouseholdContext): Promise<JobView[]> {
   const { household, today } = context;
-  const [thawing, jobs] = await Promise.all([
+  const [thawing, jobs, down] = await Promise.all([
     readThawing(sql(), household.id, MOST_THAWING),
     readJobs(sql(), household.id),
+    moveDown(context),
   ]);
   const thaw = thawing.map((found): JobView => {
     const view = toPackageView(found, context);
@@ -43,7 +103,7 @@ export async function readJobsOfTheDay(context: HouseholdContext): Promise<JobVi
       says: `${view.food.name} ${view.amount_words} thaws on ${view.zone?.name ?? 'the counter'}; use it by ${sayDueDate(found.governingDate, today)}`,
       short: `${view.food.name} thaws`,
       due_words: `since ${sayPastDate(since, today)}, use by ${sayDueDate(found.governingDate, today)}`,
-      done: { type: 'package.thaw', package: found.id, version: found.version },
+      done: { type: 'package.thaw', package: found.id, version: found.version, method: 'fridge', zone: null },
     };
   });
   const due = jobs
@@ -52,6 +112,7 @@ export async function readJobsOfTheDay(context: HouseholdContext): Promise<JobVi
     .filter(({ on }) => on <= today)
     .sort((a, b) => (a.on < b.on ? -1 : 1));
   return [
+    ...down,
     ...thaw,
     ...due.map(({ job, on }): JobView => {
       const late = daysBetween(on, today);

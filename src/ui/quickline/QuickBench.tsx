@@ -20,7 +20,7 @@ import { keepDraft } from './beginLine';
 import { previewLine } from './previewLine';
 import { QuickReadingPanel } from './QuickReadingPanel';
 import { TakePanel } from './TakePanel';
-import { mealTime, verbPlan } from './verbCommands';
+import { takeOrPromise, verbPlan } from './verbCommands';
 import { useVocabulary } from './useVocabulary';
 
 const RECALLED = 'orderly-frost-lines';
@@ -72,7 +72,10 @@ export function QuickBench({
   const taking = doing?.verb === 'take' && (doing.amount !== null || doing.foods.length > 1) ? doing : null;
   const [meant] = doing?.foods ?? [];
   const { body: known } = useRead<FoodDetail>(meant && !taking ? `/api/v1/foods/${meant.id}` : null);
-  const plan = doing && known && known.food.id === meant?.id ? verbPlan(doing, known.packages) : null;
+  const plan =
+    doing && known && known.food.id === meant?.id
+      ? verbPlan(doing, known.packages, vocabulary?.today ?? '')
+      : null;
   const reading = useMemo(
     () =>
       vocabulary && half.text.trim() !== '' && verb === null
@@ -101,9 +104,15 @@ export function QuickBench({
   const commandsFor = async (pieces: 'closed' | 'open' | null, anyway: boolean): Promise<NewCommand[]> => {
     if (taking?.amount) {
       const { foods, amount, on } = taking;
-      const by = mealTime(on);
+      // A promise opens nothing yet.
+      const asPieces = on !== null && on > (vocabulary?.today ?? '') ? {} : { pieces };
       return taking.fault === ''
-        ? [{ type: 'stock.take', foods: foods.map(({ id }) => id), ...amount, by, pieces }]
+        ? [
+            {
+              ...takeOrPromise({ foods: foods.map(({ id }) => id), ...amount }, on, vocabulary?.today ?? ''),
+              ...asPieces,
+            },
+          ]
         : [];
     }
     if (doing?.verb === 'undo') {
@@ -240,6 +249,7 @@ export function QuickBench({
             amount={taking.amount.amount}
             unit={taking.amount.unit}
             on={taking.on}
+            later={taking.on !== null && taking.on > (vocabulary?.today ?? '')}
             busy={busy || isStoring}
             onTake={(pieces) => void store(pieces)}
           />

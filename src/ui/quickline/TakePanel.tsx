@@ -17,6 +17,7 @@ export function TakePanel({
   amount,
   unit,
   on,
+  later,
   busy,
   onTake,
 }: {
@@ -24,10 +25,12 @@ export function TakePanel({
   amount: number;
   unit: AmountUnit;
   on: string | null;
+  /** For a day to come: it is promised, and stays where it is. */
+  later: boolean;
   busy: boolean;
   onTake: (pieces: 'closed' | 'open' | null) => void;
 }) {
-  const wanted = { foods, amount, unit, by: mealTime(on) };
+  const wanted = { foods, amount, unit, by: mealTime(on), on };
   const settled = useSettled(wanted, SETTLED_MS);
   const { body, fault: refused } = useAsk<AllocationView>('/api/v1/estimates/allocation', settled);
   // What is shown, and taken by Enter, is the answer to what stands in the line.
@@ -74,9 +77,10 @@ export function TakePanel({
                 disabled={busy}
                 onClick={() => onTake(null)}
               >
-                Take <kbd className="font-text text-[0.9375rem] font-normal">Enter</kbd>
+                {later ? 'Promise it' : 'Take'}{' '}
+                <kbd className="font-text text-[0.9375rem] font-normal">Enter</kbd>
               </button>
-              {answer.asks && (
+              {answer.asks && !later && (
                 <button type="button" className="button" disabled={busy} onClick={() => onTake('closed')}>
                   Take, each piece is closed in itself
                 </button>

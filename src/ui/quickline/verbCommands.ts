@@ -1,3 +1,5 @@
+import { v4 as newUuid } from 'uuid';
+import type { AmountUnit } from '@/core/units/sayAmount';
 import type { NamedFood } from '@/core/foods/findFood';
 import type { Verb, VerbReading } from '@/core/quickline/readVerb';
 import type { PackageView } from '@/services/stock/packageView';
@@ -7,6 +9,16 @@ import type { NewCommand } from '../door/doorClient';
 export function mealTime(on: string | null): string | null {
   return on === null ? null : new Date(`${on}T18:00`).toISOString();
 }
+
+/** For today it is taken; for a day to come it is promised to that day's meal, and stays where it is. */
+export const takeOrPromise = (
+  asked: { foods: string[]; amount: number; unit: AmountUnit },
+  on: string | null,
+  today: string,
+): NewCommand =>
+  on !== null && on > today
+    ? { type: 'meal.promise', meal: newUuid(), on, ...asked, by: mealTime(on) }
+    : { type: 'stock.take', ...asked, by: mealTime(on), on };
 
 /** What a verb at the line would do to which packages, first out first. */
 export interface VerbPlan {
@@ -51,7 +63,11 @@ const COMMANDS: Record<
 };
 
 /** Works out what a verb does. @param packages those of the food, first out first */
-export function verbPlan(reading: VerbReading<NamedFood>, packages: readonly PackageView[]): VerbPlan {
+export function verbPlan(
+  reading: VerbReading<NamedFood>,
+  packages: readonly PackageView[],
+  today: string,
+): VerbPlan {
   const { verb, count } = reading;
   const plan: VerbPlan = { packages: [], commands: [], fault: reading.fault, asksOn: null };
   if (plan.fault !== '' || verb === 'undo') return plan;
@@ -62,11 +78,17 @@ export function verbPlan(reading: VerbReading<NamedFood>, packages: readonly Pac
     verb === 'take' && fit.every(({ unit }) => unit === 'pc') && fit.some(({ amount }) => amount > 1);
   if (inPieces) {
     const foods = reading.foods.map(({ id }) => id);
-    const take = { type: 'stock.take', foods, amount: count, unit: 'pc', by: mealTime(reading.on) };
+    const take = takeOrPromise({ foods, amount: count, unit: 'pc' }, reading.on, today);
     return { ...plan, packages: fit.slice(0, 3), commands: [take] };
   }
   if (fit.length < count) return { ...plan, packages: fit, fault: `There are only ${fit.length} of it.` };
   const chosen = fit.slice(0, count);
+  if (verb === 'take' && reading.on !== null && reading.on > today) {
+    const [first] = chosen;
+    const amount = chosen.reduce((sum, one) => sum + one.amount, 0);
+    const asked = { foods: reading.foods.map(({ id }) => id), amount, unit: first?.unit ?? 'g' };
+    return { ...plan, packages: chosen, commands: [takeOrPromise(asked, reading.on, today)] };
+  }
   const command = COMMANDS[verb](reading);
   if (!command) return { ...plan, packages: chosen, asksOn: chosen[0]?.code ?? null };
   return {

@@ -3,6 +3,7 @@ export const PLACES = [
   { href: '/', name: 'Today', key: 't' },
   { href: '/haul', name: 'Haul', key: 'h' },
   { href: '/stock', name: 'Stock', key: 's' },
+  { href: '/meals', name: 'Meals', key: 'm' },
   { href: '/outage', name: 'Outage', key: 'o' },
   { href: '/ledger', name: 'Ledger', key: 'l' },
   { href: '/kitchen', name: 'Kitchen', key: 'k' },

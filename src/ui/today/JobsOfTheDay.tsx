@@ -5,10 +5,6 @@ import { useDoor } from '../door/useDoor';
 
 /** Jobs of the day: heads-ups that wait, thaw steps, rounds and upkeep, each with one button. */
 export function JobsOfTheDay({ jobs, asking }: { jobs: JobView[]; asking: number }) {
-  const { act, busy } = useDoor();
-  const done = (job: JobView): void => {
-    void act(job.done.type === 'package.thaw' ? { ...job.done, method: 'fridge' } : job.done);
-  };
   return (
     <section aria-labelledby="jobs" className="flex items-center gap-3">
       <h2 id="jobs" className="w-12 shrink-0 text-base leading-tight">
@@ -28,16 +24,7 @@ export function JobsOfTheDay({ jobs, asking }: { jobs: JobView[]; asking: number
         {jobs.map((job) => (
           <li key={job.id} className="job">
             <JobWords job={job} />
-            <button
-              type="button"
-              className="button border-transparent px-2"
-              disabled={busy}
-              aria-label={job.kind === 'thaw' ? `Thawed: ${job.says}` : `Done: ${job.says}`}
-              title={job.kind === 'thaw' ? 'It is thawed' : 'Done'}
-              onClick={() => done(job)}
-            >
-              <Tick />
-            </button>
+            {job.done && <DoneButton job={job} done={job.done} />}
           </li>
         ))}
         {asking === 0 && jobs.length === 0 && (
@@ -54,6 +41,23 @@ export function JobsOfTheDay({ jobs, asking }: { jobs: JobView[]; asking: number
         Slip
       </a>
     </section>
+  );
+}
+
+function DoneButton({ job, done }: { job: JobView; done: NonNullable<JobView['done']> }) {
+  const { act, busy } = useDoor();
+  const word = done.type === 'job.done' ? 'Done' : done.zone === null ? 'Thawed' : 'Moved down';
+  return (
+    <button
+      type="button"
+      className="button border-transparent px-2"
+      disabled={busy}
+      aria-label={`${word}: ${job.says}`}
+      title={word}
+      onClick={() => void act(done)}
+    >
+      <Tick />
+    </button>
   );
 }
 

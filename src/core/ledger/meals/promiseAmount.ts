@@ -2,7 +2,7 @@ import type { CommandKind } from '../../model/command';
 import { Refusal } from '../../model/refusal';
 import { sayAmount } from '../../units/sayAmount';
 import { allocateAmount, type AmountWanted } from '../stock/takeAmount';
-import { slotOf } from './mealOf';
+import { rhythmOf, slotOf } from './mealOf';
 import { setMeal, usualName } from './setMeal';
 
 interface Promising extends Omit<AmountWanted, 'promised'> {
@@ -10,7 +10,8 @@ interface Promising extends Omit<AmountWanted, 'promised'> {
   /** An id of the meal's own, for when there is none then yet. */
   meal: string;
   on: string;
-  slot: string;
+  /** `null`: the last of the day. */
+  slot: string | null;
 }
 
 /**
@@ -31,9 +32,10 @@ export const promiseAmountCommand: CommandKind<Promising> = {
         `There are only ${sayAmount(command.amount - short, command.unit)} of it for then. ${why.join('. ')}`.trim(),
       );
     }
+    const at = command.slot ?? rhythmOf(world).slots.at(-1)?.id ?? '';
     const there = world
       .keptAll('meal')
-      .find(({ on, slot, state }) => on === command.on && slot === command.slot && state === 'planned');
+      .find(({ on, slot, state }) => on === command.on && slot === at && state === 'planned');
     const known = there?.takes ?? [];
     const added = takes.map((take) => {
       const before = known.find((one) => one.package === take.id)?.amount ?? 0;
@@ -44,8 +46,8 @@ export const promiseAmountCommand: CommandKind<Promising> = {
       {
         meal: there?.id ?? command.meal,
         on: command.on,
-        slot: command.slot,
-        name: there?.name ?? usualName(command.on, slotOf(world, command.slot).name, world.today),
+        slot: at,
+        name: there?.name ?? usualName(command.on, slotOf(world, at).name, world.today),
         eaters: there?.eaters ?? [],
         takes: [...kept.map((one) => ({ package: one.package, amount: one.amount })), ...added],
         buys: there?.buys.map(({ called }) => called) ?? [],

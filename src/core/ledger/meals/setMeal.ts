@@ -124,7 +124,7 @@ export function setMeal(command: ToldMeal, world: World): Decision {
     pinned: command.pinned,
   };
   const says = `${name}${before && before.state === 'planned' ? ' changed' : ' planned'}${
-    after.takes.length === 0 ? '' : `: ${after.takes.map(({ called }) => called).join(', ')}`
+    after.takes.length === 0 ? '' : `: ${[...new Set(after.takes.map(({ called }) => called))].join(', ')}`
   }.`;
   const settings = [keptDecided(world, 'meal', meal.id, after, says), ...decisions];
   return { lots: [], events, settings: settings.flatMap((one) => one.settings) };

@@ -1,5 +1,7 @@
 import { allocate, type AllocatedPackage, type Allocation } from '../../firstout/allocate';
 import { firstOutKey } from '../../firstout/firstOutKey';
+import type { CalendarDate } from '../../calendar/calendarDate';
+import { sayPlainDate } from '../../calendar/sayDate';
 import { Refusal } from '../../model/refusal';
 import { planningThawHours } from '../../thermal/packageThawHours';
 import { type AmountUnit, sayAmount } from '../../units/sayAmount';
@@ -28,9 +30,16 @@ const CUT = [
 ];
 
 /** Why it is not taken now: not for eating, or kept for somebody. */
-function whyNot(found: Package, world: JudgingWorld, promised: boolean): string | null {
+function whyNot(
+  found: Package,
+  world: JudgingWorld,
+  promised: boolean,
+  on: CalendarDate | null,
+): string | null {
   const unfit = whyUnfit(found, world)?.says;
   if (unfit !== undefined) return unfit;
+  if (on !== null && found.useBy !== null && found.useBy < on)
+    return `by then it is past its use by, ${sayPlainDate(found.useBy)}`;
   if (!promised && freeAmount(found, world.today) === 0)
     return `it is ${sayPromised(promisesOf(found, world.today))}`;
   return !promised && isHandsOff(found, world.today) && found.keptFor
@@ -43,6 +52,7 @@ function toAllocated(
   world: JudgingWorld,
   hours: number | null,
   promised: boolean,
+  on: CalendarDate | null,
 ): AllocatedPackage {
   return {
     id: found.id,
@@ -55,7 +65,7 @@ function toAllocated(
     governingKind: found.governingKind,
     firstOut: firstOutKey(found),
     cuts: CUT.includes(world.food(found.foodId).group),
-    unfit: whyNot(found, world, promised),
+    unfit: whyNot(found, world, promised, on),
     thawHours:
       hours === null || found.state !== 'frozen' ? 0 : planningThawHours(found, world.food(found.foodId)),
   };
@@ -67,6 +77,8 @@ export interface AmountWanted {
   unit: AmountUnit;
   /** When the meal is, ISO 8601; `null`: nobody said. */
   by: string | null;
+  /** The day of that meal: nothing that is past its use by then. */
+  on?: CalendarDate | null;
   /** What is kept for somebody counts too. */
   promised?: boolean;
 }
@@ -78,7 +90,9 @@ export function allocateAmount(
   world: JudgingWorld,
 ): Allocation {
   const hours = wanted.by === null ? null : (Date.parse(wanted.by) - Date.parse(world.at)) / 3_600_000;
-  const allocated = packages.map((found) => toAllocated(found, world, hours, wanted.promised ?? false));
+  const allocated = packages.map((found) =>
+    toAllocated(found, world, hours, wanted.promised ?? false, wanted.on ?? null),
+  );
   return allocate(allocated, wanted.amount, wanted.unit, hours);
 }
 

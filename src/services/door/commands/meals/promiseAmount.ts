@@ -8,7 +8,7 @@ import { dateSchema, instantSchema } from '../../validate';
 export const promiseAmountDoor = atDoor(promiseAmountCommand, {
   meal: uuid.required().description('for the meal, when there is none then yet'),
   on: dateSchema.required(),
-  slot,
+  slot: slot.optional().allow(null).default(null),
   foods: Joi.array()
     .items(foodName)
     .min(1)

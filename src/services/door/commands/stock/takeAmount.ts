@@ -1,6 +1,6 @@
 import Joi from 'joi';
 import { amount, unit, foodName, pieces, promised } from '../../schemas/words';
-import { instantSchema } from '../../validate';
+import { dateSchema, instantSchema } from '../../validate';
 import { takeAmountCommand } from '@/core/ledger/stock/takeAmount';
 import { atDoor } from '../../atDoor';
 
@@ -14,6 +14,7 @@ export const takeAmountDoor = atDoor(takeAmountCommand, {
   amount: amount.required(),
   unit: unit.required(),
   by: instantSchema.allow(null).default(null).description('when the meal is; frozen food must thaw by then'),
+  on: dateSchema.allow(null).default(null).description('its day: nothing that is past its use by then'),
   pieces,
   promised,
 });

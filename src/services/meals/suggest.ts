@@ -1,0 +1,128 @@
+import Joi from 'joi';
+import { canSplit } from '@/core/firstout/allocate';
+import { firstOutKey } from '@/core/firstout/firstOutKey';
+import { freeAmount } from '@/core/firstout/promised';
+import { isHandsOff } from '@/core/ledger/package/kept';
+import { greedyWeek } from '@/core/meals/greedyWeek';
+import { isMain, isSide } from '@/core/meals/mealKind';
+import { type Route, routesFor } from '@/core/meals/routesFor';
+import { type SuggestedMeal, sayWeek } from '@/core/meals/suggestion';
+import { type OpenMeal, savedGrams, type WeekCase, type WeekPack } from '@/core/meals/weekRules';
+import type { Eater } from '@/core/model/meal';
+import type { Package } from '@/core/model/package';
+import { planningThawHours } from '@/core/thermal/packageThawHours';
+import { addDays, weekdayOf } from '@/core/calendar/calendarDate';
+import { sayAmount } from '@/core/units/sayAmount';
+import { sql } from '@/store/database';
+import { readFirstOut } from '@/store/packages';
+import { heavy } from '../calculators/heavy';
+import { type HouseholdContext, viewContext } from '../household/context';
+import { dateSchema, plainText, validate } from '../door/validate';
+import { readMeals } from './mealsOf';
+
+export const suggestSchema = Joi.object({
+  from: dateSchema.description('first day; today when left out'),
+  without: Joi.array()
+    .items(plainText(80).min(1))
+    .max(100)
+    .default([])
+    .description('names of foods that are not wanted this week'),
+});
+
+/** A week as it might be eaten. */
+export interface WeekSuggestion {
+  meals: (Omit<SuggestedMeal, 'takes'> & {
+    on: string;
+    slot: string;
+    eaters: string[];
+    takes: (SuggestedMeal['takes'][number] & { amount_words: string })[];
+  })[];
+  /** Grams that would not last the week and are used, and as a hurried cook would. */
+  saved_g: number;
+  plainly_g: number;
+  /** What would not last the week and has no place in it, with ways for it. */
+  left: { code: string; called: string; amount_words: string; on: string }[];
+  routes: (Route & { fits: number })[];
+}
+
+const MOST_PACKAGES = 20_000;
+const MOST_PACKS = 400;
+const PIECE_G = 60;
+const DAYS = 7;
+
+/** A package as a week is made from it; `null`: no meal is. */
+function toPack(found: Package, { reference, today }: HouseholdContext): WeekPack | null {
+  const food = reference.byId.get(found.foodId);
+  const free = freeAmount(found, today);
+  if (!food || free <= 0 || found.condemned || isHandsOff(found, today)) return null;
+  if (found.governingDate < today || found.zoneId === null || !(isMain(food) || isSide(food))) return null;
+  return {
+    ...{ id: found.id, code: found.code, called: found.called, food, amount: free },
+    grams: found.unit === 'pc' ? free * PIECE_G : free,
+    governingDate: found.governingDate,
+    firstOut: firstOutKey(found),
+    splits: canSplit({ ...found, cuts: ['leftovers', 'soup-sauce', 'cooked-meat'].includes(food.group) }),
+    thawHours: found.state === 'frozen' ? planningThawHours(found, food) : 0,
+  };
+}
+
+/** Suggests the meals that nobody planned yet: the week that uses the most before its date, as this household eats. @throws Problem */
+export async function suggestWeek(body: unknown): Promise<WeekSuggestion> {
+  const { from, without } = validate<{ from?: string; without: string[] }>(suggestSchema, body);
+  const context = await viewContext();
+  const { household, today, at } = context;
+  const { rhythm, meals, atOf } = await readMeals(household);
+  const first = from ?? today;
+  const eaters = (names: readonly string[]): Eater[] =>
+    rhythm.eaters.filter(({ name }) => names.length === 0 || names.includes(name));
+  const open = Array.from({ length: DAYS }, (_, day) => addDays(first, day)).flatMap((on) =>
+    rhythm.slots.flatMap((slot): (OpenMeal & { slot: string })[] => {
+      const taken = meals.some((meal) => meal.on === on && meal.slot === slot.id && meal.state !== 'skipped');
+      const mealAt = atOf({ on, slot: slot.id });
+      if (taken || mealAt <= at) return [];
+      const habit = rhythm.habits.find((one) => one.slot === slot.id && one.weekday === weekdayOf(on));
+      return [
+        {
+          key: `${on} ${slot.id}`,
+          on,
+          at: mealAt,
+          slot: slot.id,
+          eaters: eaters([]),
+          habit: habit?.what ?? null,
+        },
+      ];
+    }),
+  );
+  const stock = await readFirstOut(sql(), household.id, MOST_PACKAGES);
+  const unwanted = new Set(without.map((name) => name.toLowerCase()));
+  const packs = stock
+    .flatMap((found) => toPack(found, context) ?? [])
+    .filter(({ called }) => !unwanted.has(called.toLowerCase()))
+    .slice(0, MOST_PACKS);
+  const kase: WeekCase = { packs, meals: open, apart: rhythm.apart, now: at };
+  const uses = open.length === 0 || packs.length === 0 ? [] : await heavy('solvedWeek', kase);
+  const units = new Map(stock.map(({ id, unit }) => [id, unit]));
+  const bySlot = new Map(open.map((meal) => [meal.key, meal]));
+  const used = new Set(uses.map(({ pack }) => pack));
+  const last = open.at(-1)?.on ?? today;
+  const left = packs.filter(({ governingDate }, pack) => governingDate <= last && !used.has(pack));
+  const groups = left.map(({ food }) => food.group);
+  return {
+    meals: sayWeek(kase, uses, today).flatMap((meal) => {
+      const its = bySlot.get(meal.key);
+      if (!its) return [];
+      const takes = meal.takes.map((take) => ({
+        ...take,
+        amount_words: sayAmount(take.amount, units.get(take.package) ?? 'g'),
+      }));
+      return [{ ...meal, takes, on: its.on, slot: its.slot, eaters: its.eaters.map(({ name }) => name) }];
+    }),
+    saved_g: Math.round(savedGrams(kase, uses)),
+    plainly_g: Math.round(savedGrams(kase, greedyWeek(kase))),
+    left: left.slice(0, 40).map(({ id, code, called, amount, governingDate }) => ({
+      ...{ code, called, on: governingDate },
+      amount_words: sayAmount(amount, units.get(id) ?? 'g'),
+    })),
+    routes: routesFor(groups),
+  };
+}

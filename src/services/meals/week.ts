@@ -1,0 +1,108 @@
+import { addDays, type CalendarDate } from '@/core/calendar/calendarDate';
+import { sayDueDate, sayFullDate } from '@/core/calendar/sayDate';
+import type { Meal, MealRhythm } from '@/core/model/meal';
+import { sayAmount } from '@/core/units/sayAmount';
+import { sql } from '@/store/database';
+import { readKept } from '@/store/kept';
+import { readPackages } from '@/store/packages';
+import { viewContext } from '../household/context';
+import { type PackageView, toPackageView } from '../stock/packageView';
+import { readMeals } from './mealsOf';
+import { keptThawSteps, type ThawStep } from './thawSteps';
+
+/** A meal with what it takes, as it is now. */
+export interface MealView extends Omit<Meal, 'takes' | 'buys'> {
+  at: string;
+  /** Its time has gone by and nobody said what came of it. */
+  over: boolean;
+  takes: {
+    package: string;
+    code: string;
+    called: string;
+    amount: number;
+    amount_words: string;
+    /** As it lies here; `null`: it is not here any more. */
+    view: Pick<PackageView, 'version' | 'state' | 'band' | 'due_words' | 'zone' | 'amount'> | null;
+    /** How much of what was promised is not there, in words; empty: nothing. */
+    missing: string;
+  }[];
+  buys: { line: string; called: string; bought: boolean }[];
+}
+
+export interface MealsView {
+  now: string;
+  today: CalendarDate;
+  days: { on: CalendarDate; words: string; full: string }[];
+  rhythm: MealRhythm;
+  meals: MealView[];
+  thaw: ThawStep[];
+}
+
+const DAYS = 7;
+const MOST_PAST_DAYS = 3;
+
+function toMealView(
+  meal: Meal,
+  at: string,
+  now: string,
+  views: ReadonlyMap<string, PackageView>,
+  ticked: ReadonlySet<string>,
+): MealView {
+  return {
+    ...meal,
+    at,
+    over: meal.state === 'planned' && at < now,
+    takes: meal.takes.map(({ unit, ...take }) => {
+      const view = views.get(take.package);
+      const here = view && view.gone === null ? view : null;
+      const gone = meal.state === 'planned' ? take.amount - Math.min(take.amount, here?.amount ?? 0) : 0;
+      return {
+        ...take,
+        amount_words: sayAmount(take.amount, unit),
+        view: here && {
+          ...{ version: here.version, state: here.state, band: here.band, due_words: here.due_words },
+          ...{ zone: here.zone, amount: here.amount },
+        },
+        missing: gone > 0 ? sayAmount(gone, unit) : '',
+      };
+    }),
+    buys: meal.buys.map((buy) => ({ ...buy, bought: ticked.has(buy.line) })),
+  };
+}
+
+/** Seven days of meals from a day on, and what must thaw when. */
+export async function readWeek({ from }: { from?: string }): Promise<MealsView> {
+  const context = await viewContext();
+  const { household, today, at: now } = context;
+  const planned = await readMeals(household);
+  const first = from ?? today;
+  const last = addDays(first, DAYS - 1);
+  // Meals of the last days that nobody spoke of ask what came of them.
+  const since = first === today ? addDays(today, -MOST_PAST_DAYS) : first;
+  const shown = planned.meals.filter(
+    ({ on, state }) => on <= last && (on >= first || (on >= since && state === 'planned')),
+  );
+  const [packages, kept, thaw] = await Promise.all([
+    readPackages(
+      sql(),
+      household.id,
+      shown.flatMap((meal) => meal.takes.map((take) => take.package)),
+    ),
+    readKept(sql(), household.id, ['shopping']),
+    keptThawSteps(context),
+  ]);
+  const views = new Map([...packages].map(([id, found]) => [id, toPackageView(found, context)]));
+  const ticked = new Set([...kept.shopping.values()].filter((one) => one.ticked).map(({ id }) => id));
+  return {
+    now,
+    today,
+    days: Array.from({ length: DAYS }, (_, at) => addDays(first, at)).map((on) => ({
+      on,
+      words: on === today ? 'Today' : sayDueDate(on, today).replace(/^t/, 'T'),
+      full: sayFullDate(on),
+    })),
+    rhythm: planned.rhythm,
+    meals: shown.map((meal) => toMealView(meal, planned.atOf(meal), now, views, ticked)),
+    thaw,
+  };
+}

@@ -1,0 +1,129 @@
+'use client';
+
+import { useMemo, useState } from 'react';
+import type { Food } from '@/core/model/food';
+import type { MealRhythm } from '@/core/model/meal';
+import { parseQuickLine } from '@/core/quickline/parseQuickLine';
+import { toApiLine } from '@/services/door/apiLine';
+import type { MealView } from '@/services/meals/week';
+import { Sheet } from '../door/Sheet';
+import { useDoor } from '../door/useDoor';
+import { Tick } from '../forms/Tick';
+import { useVocabulary } from '../quickline/useVocabulary';
+import { useSay } from '../units/useSay';
+
+/** A meal was eaten: who ate, what really went in, and what is put by of it, with its own clock. */
+export function EatSheet({
+  meal,
+  rhythm,
+  onClose,
+}: {
+  meal: MealView;
+  rhythm: MealRhythm;
+  onClose: () => void;
+}) {
+  const { act, busy } = useDoor();
+  const say = useSay();
+  const { vocabulary } = useVocabulary();
+  const everybody = rhythm.eaters.map(({ name }) => name);
+  const [ate, setAte] = useState<readonly string[]>(meal.eaters.length > 0 ? meal.eaters : everybody);
+  const here = meal.takes.filter(({ view }) => view !== null);
+  const [left, setLeft] = useState<readonly string[]>([]);
+  const [text, setText] = useState('');
+  const reading = useMemo(
+    () => (vocabulary && text.trim() !== '' ? parseQuickLine<Food>(text, vocabulary) : null),
+    [text, vocabulary],
+  );
+  const line = reading?.line ?? null;
+  const still = here.filter(({ view, package: id }) => view?.state === 'frozen' && !left.includes(id));
+  const eat = (): void => {
+    const takes = here
+      .filter((take) => !left.includes(take.package))
+      .flatMap(({ package: id, amount, view }) =>
+        view ? [{ package: id, version: view.version, amount: amount >= view.amount ? null : amount }] : [],
+      );
+    void act({
+      type: 'meal.eat',
+      meal: meal.id,
+      takes,
+      ate: [...ate],
+      put: line ? [toApiLine(line)] : [],
+    }).then((answers) => answers && onClose());
+  };
+  return (
+    <Sheet title={`${meal.name}: eaten`} onClose={onClose}>
+      <form
+        className="space-y-4"
+        onSubmit={(event) => {
+          event.preventDefault();
+          eat();
+        }}
+      >
+        <fieldset>
+          <legend className="text-slate">Who ate</legend>
+          <div className="flex flex-wrap gap-x-5">
+            {everybody.map((one) => (
+              <Tick
+                key={one}
+                checked={ate.includes(one)}
+                onChange={(yes) => setAte(yes ? [...ate, one] : ate.filter((other) => other !== one))}
+              >
+                {one}
+              </Tick>
+            ))}
+          </div>
+        </fieldset>
+        <fieldset>
+          <legend className="text-slate">What went in; untick what did not</legend>
+          {here.length === 0 && <p>Nothing of the cold store was promised to it.</p>}
+          {here.map((take) => (
+            <Tick
+              key={take.package}
+              checked={!left.includes(take.package)}
+              onChange={(yes) =>
+                setLeft(yes ? left.filter((id) => id !== take.package) : [...left, take.package])
+              }
+            >
+              {take.called} {say(take.amount_words)} {take.code}
+            </Tick>
+          ))}
+        </fieldset>
+        {still.length > 0 && (
+          <p className="border-l-4 border-honey pl-3">
+            {still.map(({ called }) => called).join(', ')} still counts as frozen here: cooked from frozen?
+          </p>
+        )}
+        <div className="space-y-2">
+          <label className="block">
+            <span className="block text-slate">Put by of it, for example: stew 1.2 l / 2 &gt; top shelf</span>
+            <input
+              className="field"
+              value={text}
+              autoComplete="off"
+              onChange={(event) => setText(event.target.value)}
+            />
+          </label>
+          <div role="status" className="text-[0.9375rem]">
+            {reading?.faults.map(({ says }) => (
+              <p key={says}>{says}</p>
+            ))}
+            {line && (
+              <p>
+                Into the cold within two hours of the stove: shallow boxes, not over 5 cm deep, lids ajar
+                until cold. Dated from today.
+              </p>
+            )}
+          </div>
+        </div>
+        <button
+          type="submit"
+          className="button"
+          data-main="true"
+          disabled={busy || (text.trim() !== '' && line === null)}
+        >
+          {line ? `Eaten, ${line.packs} put by` : 'Eaten'}
+        </button>
+      </form>
+    </Sheet>
+  );
+}

@@ -1,0 +1,149 @@
+'use client';
+
+import type { MealsView } from '@/services/meals/week';
+import type { ThawStep } from '@/services/meals/thawSteps';
+import { useDoor } from '../door/useDoor';
+import { useState } from 'react';
+import { useSay } from '../units/useSay';
+
+const WAY_WORDS: Readonly<Record<ThawStep['ways'][number]['way'], string>> = {
+  fridge: 'In the fridge',
+  'cold-water': 'In cold water',
+  metal: 'On a metal tray',
+  'from-frozen': 'From frozen',
+};
+
+const sayWhen = (at: string, now: string): string => {
+  const time = new Date(at).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
+  const day = new Date(at).toDateString() === new Date(now).toDateString();
+  return day ? time : `${new Date(at).toLocaleDateString('en-GB', { weekday: 'short' })} ${time}`;
+};
+
+const MOST_SHOWN = 6;
+
+/** Packages alike for the same meal, told and moved as one. */
+function together(steps: readonly ThawStep[]): { step: ThawStep; all: ThawStep[] }[] {
+  const groups = new Map<string, { step: ThawStep; all: ThawStep[] }>();
+  for (const step of steps) {
+    const key = [step.meal, step.on, step.called, step.amount_words, step.best?.way, step.zone?.id].join('|');
+    const known = groups.get(key);
+    if (known) known.all.push(step);
+    else groups.set(key, { step, all: [step] });
+  }
+  return [...groups.values()];
+}
+
+/** What must move down when, by the heat model's cautious hours; started in one tap, and what still works when it is too late. */
+export function ThawPlan({ view }: { view: MealsView }) {
+  const { act, busy, showPackage } = useDoor();
+  const say = useSay();
+  const [more, setMore] = useState(false);
+  const groups = together(view.thaw);
+  const shown = more ? groups : groups.slice(0, MOST_SHOWN);
+  return (
+    <section aria-labelledby="thaw-plan" className="card space-y-3 p-4">
+      <h2 id="thaw-plan" className="text-xl">
+        What must thaw
+      </h2>
+      {view.thaw.length === 0 ? (
+        <p className="text-slate">
+          Nothing that is planned lies frozen. What you plan from the freezer stands here, with when to move
+          it down.
+        </p>
+      ) : (
+        <ul className="divide-y divide-line">
+          {shown.map(({ step, all }) => {
+            const { best, zone } = step;
+            const thaw = (method: 'fridge' | 'cold-water'): void =>
+              void act(
+                ...all.map((one) => ({
+                  ...{ type: 'package.thaw', package: one.package, version: one.version, method },
+                  zone: method === 'fridge' ? (zone?.id ?? null) : null,
+                })),
+              );
+            const tooLate = step.ways.find(({ way }) => way === 'fridge')?.late === true;
+            return (
+              <li key={step.package} className="space-y-1 py-3">
+                <div className="flex flex-wrap items-center gap-2">
+                  <button
+                    type="button"
+                    className="mr-auto min-h-11 text-left font-heading font-semibold hover:underline"
+                    onClick={() => showPackage(step.code)}
+                  >
+                    {step.called} {all.length > 1 ? `${all.length} × ` : ''}
+                    {say(step.amount_words)}{' '}
+                    <span className="font-text font-normal text-slate">
+                      {all.map(({ code }) => code).join(', ')}
+                    </span>
+                  </button>
+                  {zone && !tooLate && (
+                    <button
+                      type="button"
+                      className="button"
+                      data-main={best?.way === 'fridge'}
+                      disabled={busy}
+                      onClick={() => thaw('fridge')}
+                    >
+                      Moved down to {zone.name}
+                    </button>
+                  )}
+                  {best?.way === 'cold-water' && (
+                    <button
+                      type="button"
+                      className="button"
+                      disabled={busy}
+                      onClick={() => thaw('cold-water')}
+                    >
+                      Thawed in cold water
+                    </button>
+                  )}
+                </div>
+                <p>
+                  For {step.meal_name || 'the day it is planned for'}, {sayWhen(step.meal_at, view.now)}.{' '}
+                  {best === null ? (
+                    <b className="text-beet">
+                      It cannot be thawed in time any more: plan something else, or another day.
+                    </b>
+                  ) : best.way === 'fridge' ? (
+                    <b>
+                      Move it down by {sayWhen(best.startBy, view.now)}
+                      {zone ? '' : ', once there is room'}.
+                    </b>
+                  ) : (
+                    <b>
+                      {tooLate ? 'Too late for the fridge' : 'No room in the fridge'};{' '}
+                      {WAY_WORDS[best.way].toLowerCase()} still works
+                      {best.way === 'from-frozen' ? '' : ` until ${sayWhen(best.startBy, view.now)}`}.
+                    </b>
+                  )}
+                </p>
+                <details>
+                  <summary className="min-h-11 cursor-pointer py-2 text-[0.9375rem] text-slate">
+                    The ways
+                  </summary>
+                  <ul className="list-disc space-y-1 pl-5 text-[0.9375rem]">
+                    {step.ways.map((way) => (
+                      <li key={way.way} className={way.late ? 'text-slate line-through' : ''}>
+                        {say(way.says)} Begin by {sayWhen(way.startBy, view.now)}.
+                      </li>
+                    ))}
+                    <li>Never on the counter: its outside would stand warm for hours (K10).</li>
+                  </ul>
+                </details>
+              </li>
+            );
+          })}
+        </ul>
+      )}
+      {groups.length > shown.length && (
+        <button type="button" className="button" onClick={() => setMore(true)}>
+          {groups.length - shown.length} more later
+        </button>
+      )}
+      <p className="text-[0.9375rem] text-slate">
+        Hours are the heat model’s cautious side and public landmarks, whichever is longer; ready an hour
+        before the meal.
+      </p>
+    </section>
+  );
+}
