@@ -25,6 +25,7 @@ const VIEWS = [
   '/stock/shopping',
   '/stock/sheet',
   '/stock/lump',
+  '/meals',
   '/outage',
   '/outage/prepare',
   '/outage/log',

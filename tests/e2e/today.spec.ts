@@ -6,6 +6,7 @@ const VIEWS = [
   '/',
   '/haul',
   '/stock',
+  '/meals',
   '/outage',
   '/outage/log',
   '/ledger',

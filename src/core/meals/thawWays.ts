@@ -13,6 +13,20 @@ export interface FrozenPack {
 
 export const THAW_WAYS = ['fridge', 'cold-water', 'metal', 'from-frozen'] as const;
 
+/** Cautious hours of a frozen package by each way; `null`: not for it, or not to be told. */
+export interface ThawHours {
+  fridge: number;
+  water: number | null;
+  metal: number | null;
+}
+
+/** What the heat model and public landmarks say of a frozen package. Heavy: some solutions of the heat equation. */
+export const thawHours = (pack: FrozenPack, food: Food): ThawHours => ({
+  fridge: planningThawHours(pack, food),
+  water: cautiousThawHours(pack, food, 'cold-water-changed'),
+  metal: food.controlled ? null : cautiousThawHours(pack, food, 'metal'),
+});
+
 /** One way to have a frozen package ready for a meal. */
 export interface ThawWay {
   way: (typeof THAW_WAYS)[number];
@@ -54,23 +68,28 @@ const hourWords = (hours: number): string =>
  * Hours are cautious: a model errs early for dinner (K7).
  *
  * @param mealAt when the meal is on the plate, ISO 8601 UTC
+ * @param hoursOf what tells the hours; a caller may remember them
  */
-export function thawWays(pack: FrozenPack, food: Food, mealAt: string, now: string): ThawWay[] {
+export function thawWays(
+  pack: FrozenPack,
+  food: Food,
+  mealAt: string,
+  now: string,
+  hoursOf: (pack: FrozenPack, food: Food) => ThawHours = thawHours,
+): ThawWay[] {
   const ready = Date.parse(mealAt) - COOKING_H * HOUR_MS;
   const way = (name: ThawWay['way'], hours: number, says: string): ThawWay => {
     const startBy = new Date(ready - hours * HOUR_MS).toISOString();
     return { way: name, hours, startBy, late: startBy < now, says };
   };
-  const fridge = planningThawHours(pack, food);
-  const water = cautiousThawHours(pack, food, 'cold-water-changed');
-  const metal = food.controlled ? null : cautiousThawHours(pack, food, 'metal');
   const small = pack.unit === 'pc' || pack.amount <= MOST_FROM_FROZEN_G;
   const fromFrozen =
     FROM_FROZEN.includes(food.group) && !isWholeBird(food) && (small || LOOSE.includes(pack.form));
-  const changes = Math.max(0, Math.ceil((water ?? 0) / CHANGE_H) - 1);
   const frozen = way('from-frozen', 0, 'From frozen: it cooks half as long again. Measure the middle.');
   // Vegetables go into the pan as they are.
   if (food.group === 'vegetable') return [frozen];
+  const { fridge, water, metal } = hoursOf(pack, food);
+  const changes = Math.max(0, Math.ceil((water ?? 0) / CHANGE_H) - 1);
   return [
     way('fridge', fridge, `In the fridge, low, on a plate with a rim: ${hourWords(fridge)}.`),
     ...(water !== null && water <= MOST_WATER_H

@@ -10,7 +10,6 @@ import { type SuggestedMeal, sayWeek } from '@/core/meals/suggestion';
 import { type OpenMeal, savedGrams, type WeekCase, type WeekPack } from '@/core/meals/weekRules';
 import type { Eater } from '@/core/model/meal';
 import type { Package } from '@/core/model/package';
-import { planningThawHours } from '@/core/thermal/packageThawHours';
 import { addDays, weekdayOf } from '@/core/calendar/calendarDate';
 import { sayAmount } from '@/core/units/sayAmount';
 import { sql } from '@/store/database';
@@ -19,6 +18,7 @@ import { heavy } from '../calculators/heavy';
 import { type HouseholdContext, viewContext } from '../household/context';
 import { dateSchema, plainText, validate } from '../door/validate';
 import { readMeals } from './mealsOf';
+import { rememberedThawHours } from './rememberedThawHours';
 
 export const suggestSchema = Joi.object({
   from: dateSchema.description('first day; today when left out'),
@@ -47,6 +47,7 @@ export interface WeekSuggestion {
 
 const MOST_PACKAGES = 20_000;
 const MOST_PACKS = 400;
+const MOST_KEEPING = 4;
 const PIECE_G = 60;
 const DAYS = 7;
 
@@ -62,7 +63,7 @@ function toPack(found: Package, { reference, today }: HouseholdContext): WeekPac
     governingDate: found.governingDate,
     firstOut: firstOutKey(found),
     splits: canSplit({ ...found, cuts: ['leftovers', 'soup-sauce', 'cooked-meat'].includes(food.group) }),
-    thawHours: found.state === 'frozen' ? planningThawHours(found, food) : 0,
+    thawHours: found.state === 'frozen' ? rememberedThawHours(found, food).fridge : 0,
   };
 }
 
@@ -95,17 +96,24 @@ export async function suggestWeek(body: unknown): Promise<WeekSuggestion> {
   );
   const stock = await readFirstOut(sql(), household.id, MOST_PACKAGES);
   const unwanted = new Set(without.map((name) => name.toLowerCase()));
+  const end = open.at(-1)?.on ?? today;
+  const keeping = new Map<string, number>();
+  // What passes its date this week, and of each food the next few that keep: more of them change nothing.
   const packs = stock
+    .filter(({ called, foodId, governingDate }) => {
+      if (unwanted.has(called.toLowerCase())) return false;
+      if (governingDate <= end) return true;
+      keeping.set(foodId, (keeping.get(foodId) ?? 0) + 1);
+      return (keeping.get(foodId) ?? 0) <= MOST_KEEPING;
+    })
     .flatMap((found) => toPack(found, context) ?? [])
-    .filter(({ called }) => !unwanted.has(called.toLowerCase()))
     .slice(0, MOST_PACKS);
   const kase: WeekCase = { packs, meals: open, apart: rhythm.apart, now: at };
   const uses = open.length === 0 || packs.length === 0 ? [] : await heavy('solvedWeek', kase);
   const units = new Map(stock.map(({ id, unit }) => [id, unit]));
   const bySlot = new Map(open.map((meal) => [meal.key, meal]));
   const used = new Set(uses.map(({ pack }) => pack));
-  const last = open.at(-1)?.on ?? today;
-  const left = packs.filter(({ governingDate }, pack) => governingDate <= last && !used.has(pack));
+  const left = packs.filter(({ governingDate }, pack) => governingDate <= end && !used.has(pack));
   const groups = left.map(({ food }) => food.group);
   return {
     meals: sayWeek(kase, uses, today).flatMap((meal) => {

@@ -12,6 +12,7 @@ import { type HouseholdContext, minuteOf } from '../household/context';
 import { keptSince } from '../household/kept';
 import { readKitchenContents } from '../kitchen/kitchenContents';
 import { readMeals } from './mealsOf';
+import { rememberedThawHours } from './rememberedThawHours';
 
 /** One frozen package that a meal waits for: how it may be thawed, and until when to begin. */
 export interface ThawStep {
@@ -81,7 +82,7 @@ async function readThawSteps(context: HouseholdContext): Promise<ThawStep[]> {
       const food = reference.byId.get(found.foodId);
       if (!food) return [];
       const zone = zoneFor(found);
-      const ways = thawWays(found, food, mealAt, at);
+      const ways = thawWays(found, food, mealAt, at, rememberedThawHours);
       // What is cooked as it is waits for nobody.
       if (ways.every(({ way }) => way === 'from-frozen')) return [];
       const usable = zone === null ? ways.filter(({ way }) => way !== 'fridge') : ways;

@@ -95,7 +95,9 @@ export function EatSheet({
         )}
         <div className="space-y-2">
           <label className="block">
-            <span className="block text-slate">Put by of it, for example: stew 1.2 l / 2 &gt; top shelf</span>
+            <span className="block text-slate">
+              {say('Put by of it, for example: stew 1.2 l / 2 > top shelf')}
+            </span>
             <input
               className="field"
               value={text}

@@ -243,7 +243,7 @@ function AddFood({
   return (
     <div className="space-y-2">
       <label className="block">
-        <span className="block text-slate">Add, for example: mutton mince 600 g</span>
+        <span className="block text-slate">{say('Add, for example: mutton mince 600 g')}</span>
         <input
           className="field"
           value={text}

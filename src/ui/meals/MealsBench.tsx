@@ -18,6 +18,8 @@ import type { MealsView, MealView } from '@/services/meals/week';
 import type { WeekSuggestion } from '@/services/meals/suggest';
 import { postJson } from '../door/fetchJson';
 import { useDoor } from '../door/useDoor';
+import { sayAmount } from '@/core/units/sayAmount';
+import { useSay } from '../units/useSay';
 import { EatSheet } from './EatSheet';
 import { mealCommand } from './mealCommands';
 import { MealSheet } from './MealSheet';
@@ -71,6 +73,7 @@ const asCommand = (one: Suggested) => ({
 /** A week of meals with what they take of the cold store, a week that is suggested, and what must thaw when. */
 export function MealsBench({ view }: { view: MealsView }) {
   const { act, tell, busy } = useDoor();
+  const say = useSay();
   const [editing, setEditing] = useState<Editing | null>(null);
   const [eating, setEating] = useState<MealView | null>(null);
   const [habits, setHabits] = useState(false);
@@ -162,9 +165,9 @@ export function MealsBench({ view }: { view: MealsView }) {
           {week.meals.length === 0
             ? 'Nothing here makes a meal for the free places of this week.'
             : week.saved_g > 0
-              ? `These meals use ${(week.saved_g / 1000).toFixed(1)} kg that would not last the week${
+              ? `These meals use ${say(sayAmount(week.saved_g, 'g'))} that would not last the week${
                   week.saved_g > week.plainly_g
-                    ? `; going by the oldest alone it would be ${(week.plainly_g / 1000).toFixed(1)} kg`
+                    ? `; going by the oldest alone it would be ${say(sayAmount(week.plainly_g, 'g'))}`
                     : ''
                 }.`
               : 'Nothing presses this week: the oldest go first all the same.'}
@@ -210,7 +213,9 @@ export function MealsBench({ view }: { view: MealsView }) {
           onRefuse={(one) => void suggest([...without, one.takes[0]?.called ?? ''])}
         />
       </DndContext>
-      <div className="grid gap-5 lg:grid-cols-[minmax(0,1.4fr)_minmax(0,1fr)]">
+      <div
+        className={`grid gap-5 ${week && week.left.length > 0 ? 'lg:grid-cols-[minmax(0,1.4fr)_minmax(0,1fr)]' : ''}`}
+      >
         <ThawPlan view={view} />
         {week && <RoutesCard week={week} />}
       </div>

@@ -210,7 +210,7 @@ function OfferCard({ offer, busy, onTake, onRefuse }: { offer: Suggested } & Dee
           onClick={() => onRefuse(offer)}
           aria-label={`No ${offer.takes[0]?.called ?? ''} this week`}
         >
-          Not this
+          No
         </button>
       </div>
     </article>
