@@ -15,6 +15,7 @@ import { benchInBrowser, haulOf50 } from './measureHaul';
 import { tenHouseholds } from './measureHouseholds';
 import { placeToPlace } from './measurePlaces';
 import { coverage, judgedAndForecast } from './measureCuts';
+import { measureMeals } from './measureMeals';
 import { quantile } from './quantile';
 import { scrollStock, stockFewAgainstMany, twentyTakers } from './measureStock';
 import { dragAmong200, fitOf20Kinds, type Measured, placement60 } from './measureKitchen';
@@ -278,6 +279,7 @@ const WORK: Record<string, () => Promise<Measured[]> | Measured[]> = {
   stock: stockMany,
   forecast: duringForecast,
   cuts: () => [...judgedAndForecast(), ...coverage()],
+  meals: measureMeals,
   places: () => placeToPlace(BASE),
   commands: commandsPerSecond,
   households: tenHouseholds,

@@ -6,6 +6,7 @@ import type { MealRhythm } from '@/core/model/meal';
 import { parseQuickLine } from '@/core/quickline/parseQuickLine';
 import { toApiLine } from '@/services/door/apiLine';
 import type { MealView } from '@/services/meals/week';
+import { CoolingWords } from './CoolingWords';
 import { Sheet } from '../door/Sheet';
 import { useDoor } from '../door/useDoor';
 import { Tick } from '../forms/Tick';
@@ -35,6 +36,7 @@ export function EatSheet({
     [text, vocabulary],
   );
   const line = reading?.line ?? null;
+  const putFood = line ? vocabulary?.foods.byId.get(line.food) : undefined;
   const still = here.filter(({ view, package: id }) => view?.state === 'frozen' && !left.includes(id));
   const eat = (): void => {
     const takes = here
@@ -109,11 +111,8 @@ export function EatSheet({
             {reading?.faults.map(({ says }) => (
               <p key={says}>{says}</p>
             ))}
-            {line && (
-              <p>
-                Into the cold within two hours of the stove: shallow boxes, not over 5 cm deep, lids ajar
-                until cold. Dated from today.
-              </p>
+            {line && putFood && line.unit !== 'pc' && (
+              <CoolingWords food={putFood} grams={line.amount} packs={line.packs} />
             )}
           </div>
         </div>
