@@ -120,13 +120,22 @@ test('a week is planned by keys and by dragging; what it takes is promised, thaw
     (await today(page)).jobs.filter(({ short }) => short.includes('down to thaw')).length;
   expect(await job()).toBeGreaterThan(0);
   const thaw = page.getByRole('region', { name: 'What must thaw' });
-  const stews = thaw.getByRole('listitem').filter({ has: page.getByRole('button', { name: /^Stew/ }) });
+  const stews = thaw
+    .getByRole('listitem')
+    .filter({ has: page.getByRole('button', { name: /^Stew (\d+ × )?600 g/ }) });
   await expect(stews).toHaveCount(2);
   await stews
     .filter({ hasText: 'Stew 2 × 600 g' })
     .getByRole('button', { name: /^Moved down to/ })
     .click();
   await expect(stews).toHaveCount(1);
+  const lying = thaw.getByRole('list', { name: 'Thawing now' });
+  await expect(lying.getByRole('listitem')).toHaveCount(2);
+  await lying
+    .getByRole('button', { name: /is still hard in the middle$/ })
+    .first()
+    .click();
+  await expect(lying).toContainText('cold water');
   const thawing = (await stock(page, 'stew')).filter(
     ({ state, story }) => state === 'thawing' && story.includes('promised'),
   );

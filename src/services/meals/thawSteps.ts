@@ -1,4 +1,5 @@
 import { daysBetween } from '@/core/calendar/calendarDate';
+import { sayDueDate } from '@/core/calendar/sayDate';
 import { promisesOf } from '@/core/firstout/promised';
 import { bestWay, thawWays, type ThawWay } from '@/core/meals/thawWays';
 import type { Package } from '@/core/model/package';
@@ -29,11 +30,28 @@ export interface ThawStep {
   ways: ThawWay[];
   /** The way that is planned; `null`: none works any more. */
   best: ThawWay | null;
+  /** It lies and thaws already: until when it must be eaten then, in words; `null`: it lies frozen. */
+  thawing: { use_by: string; words: string; late: boolean; water_h: number | null } | null;
   /** Where it may thaw in the fridge; `null`: there is no room for it. */
   zone: { id: string; name: string } | null;
 }
 
 const MOST_ASKED = 60;
+
+/** What lies and thaws: by when it must be eaten, whether that is before its meal, and how long cold water takes at most for what is hard. */
+function thawingOf(
+  { governingDate }: Package,
+  on: string,
+  ways: readonly ThawWay[],
+  today: string,
+): ThawStep['thawing'] {
+  return {
+    use_by: governingDate,
+    words: sayDueDate(governingDate, today),
+    late: governingDate < on,
+    water_h: ways.find(({ way }) => way === 'cold-water')?.hours ?? null,
+  };
+}
 
 /** The same, worked out once a change and minute. */
 export const keptThawSteps = (context: HouseholdContext): Promise<ThawStep[]> =>
@@ -61,7 +79,9 @@ async function readThawSteps(context: HouseholdContext): Promise<ThawStep[]> {
       .filter(({ meal }) => meal === '')
       .map(({ on }) => ({ found, meal: '', name: '', on, at: planned.atOf({ on, slot: dinner }) })),
   );
-  const frozen = [...named, ...own].filter(({ found }) => found.state === 'frozen' && found.gone === null);
+  const frozen = [...named, ...own].filter(
+    ({ found }) => (found.state === 'frozen' || found.state === 'thawing') && found.gone === null,
+  );
   if (frozen.length === 0) return [];
   const { zones, lying } = await readKitchenContents(context);
   const zoneFor = (found: Package): ThawStep['zone'] => {
@@ -97,6 +117,7 @@ async function readThawSteps(context: HouseholdContext): Promise<ThawStep[]> {
             meal_at: mealAt,
           },
           ...{ ways, best: bestWay(usable), zone },
+          thawing: found.state === 'thawing' ? thawingOf(found, on, ways, today) : null,
         },
       ];
     })

@@ -136,8 +136,8 @@ async function feedOf(key: string): Promise<string> {
   const packages = await readTold(sql(), household.id, until, MOST_TOLD);
   const places = new Map(kitchen.zones.map((zone) => [zone.id, `${zone.name}, ${zone.applianceName}`]));
   const thaw = (await keptThawSteps(context)).flatMap(
-    ({ best, called, amount_words: words, code, meal_name: meal }) => {
-      if (best?.way !== 'fridge') return [];
+    ({ best, called, amount_words: words, code, meal_name: meal, thawing }) => {
+      if (best?.way !== 'fridge' || thawing) return [];
       const time = new Date(best.startBy).toLocaleTimeString('en-GB', {
         ...{ hour: '2-digit', minute: '2-digit', timeZone: household.timeZone },
       });

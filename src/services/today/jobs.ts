@@ -36,6 +36,7 @@ async function moveDown(context: HouseholdContext): Promise<JobView[]> {
   const steps = await keptThawSteps(context);
   const tomorrow = addDays(context.today, 1);
   return steps.flatMap(({ best, zone, ...step }): JobView[] => {
+    if (step.thawing) return [];
     const fridge = step.ways.find(({ way }) => way === 'fridge');
     if (!fridge || dateInZone(fridge.startBy, context.household.timeZone) > tomorrow) return [];
     const what = `${step.called} ${step.amount_words} ${step.code}`;

@@ -38,13 +38,21 @@ export function ThawPlan({ view }: { view: MealsView }) {
   const { act, busy, showPackage } = useDoor();
   const say = useSay();
   const [more, setMore] = useState(false);
-  const groups = together(view.thaw);
+  const groups = together(view.thaw.filter(({ thawing }) => thawing === null));
+  const thawing = view.thaw.filter((step) => step.thawing !== null);
   const shown = more ? groups : groups.slice(0, MOST_SHOWN);
   return (
     <section aria-labelledby="thaw-plan" className="card space-y-3 p-4">
       <h2 id="thaw-plan" className="text-xl">
         What must thaw
       </h2>
+      {thawing.length > 0 && (
+        <ul aria-label="Thawing now" className="divide-y divide-line">
+          {thawing.map((step) => (
+            <Thawing key={step.package} step={step} />
+          ))}
+        </ul>
+      )}
       {view.thaw.length === 0 ? (
         <p className="text-slate">
           Nothing that is planned lies frozen. What you plan from the freezer stands here, with when to move
@@ -145,5 +153,61 @@ export function ThawPlan({ view }: { view: MealsView }) {
         before the meal.
       </p>
     </section>
+  );
+}
+
+/** What thaws already: soft, or still hard and what then. */
+function Thawing({ step }: { step: ThawStep }) {
+  const { act, busy } = useDoor();
+  const say = useSay();
+  const [hard, setHard] = useState(false);
+  const water = step.thawing?.water_h ?? null;
+  return (
+    <li className="space-y-1 py-3">
+      <div className="flex flex-wrap items-center gap-2">
+        <p className="mr-auto">
+          <b className="font-heading font-semibold">
+            {step.called} {say(step.amount_words)}
+          </b>{' '}
+          <span className="text-slate">{step.code}</span> thaws for {step.meal_name || 'its day'}; use it by{' '}
+          {step.thawing?.words}
+        </p>
+        <button
+          type="button"
+          className="button"
+          disabled={busy}
+          aria-label={`${step.called} ${step.code} is soft`}
+          onClick={() =>
+            void act({
+              ...{ type: 'package.thaw', package: step.package, version: step.version },
+              ...{ method: 'fridge', zone: null },
+            })
+          }
+        >
+          It is soft
+        </button>
+        <button
+          type="button"
+          className="button"
+          aria-expanded={hard}
+          aria-label={`${step.called} ${step.code} is still hard in the middle`}
+          onClick={() => setHard(!hard)}
+        >
+          Still hard
+        </button>
+      </div>
+      {step.thawing?.late && (
+        <p className="border-l-4 border-beet pl-2 text-beet">
+          By that meal it is past its date. Eat it sooner, or put something else in.
+        </p>
+      )}
+      {hard && (
+        <p>
+          {water === null
+            ? 'Leave it in the fridge; it is not done in cold water in any safe time.'
+            : `Leave it, or finish it in a tight bag in cold water, changed every half hour: ${water < 1 ? `${Math.ceil(water * 60)} min` : `${Math.ceil(water)} h`} at most. Then cook it at once.`}
+        </p>
+      )}
+    </li>
   );
 }
