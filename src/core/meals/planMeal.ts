@@ -73,14 +73,21 @@ function taken({ kase, left, known }: WeekPlan, m: number, food: string): WeekUs
   if (!here) return [];
   const uses: WeekUse[] = [];
   let sum = 0;
+  // One that is too large may be passed over for another of the same day, never for a younger one.
+  let passed: string | null = null;
   for (const at of here.its) {
     const pack = kase.packs[at];
     const rest = left[at] ?? 0;
     if (!pack || rest <= 0) continue;
+    if (passed !== null && pack.governingDate !== passed) break;
     const due = known.due[at] === true;
     if (!due && sum >= LEAST_SHARE * here.need) break;
     const grams = pack.splits ? Math.min(rest, Math.floor((due ? here.most : here.need) - sum)) : rest;
-    if (grams <= 0 || sum + grams > here.most + 1e-9) break;
+    if (grams <= 0) break;
+    if (sum + grams > here.most + 1e-9) {
+      passed = pack.governingDate;
+      continue;
+    }
     uses.push({ meal: m, pack: at, grams });
     sum += grams;
     if (pack.splits && grams < rest) break;

@@ -174,6 +174,12 @@ export function MealsBench({ view }: { view: MealsView }) {
           {without.length > 0 && ` Without ${without.join(', ').toLowerCase()}.`}
         </p>
       )}
+      {view.meals.length === 0 && !week && (
+        <p className="text-slate">
+          Nothing is planned. Press Plan at a free place and say what it takes, or let a week be suggested
+          from what must go first. What is planned is promised: nobody takes it unasked.
+        </p>
+      )}
       {forgotten.length > 0 && (
         <section aria-label="What came of it" className="card space-y-2 border-l-8 border-honey p-4">
           <h2 className="text-lg">What came of it?</h2>
