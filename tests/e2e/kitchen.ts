@@ -12,6 +12,8 @@ export async function typeLine(page: Page, text: string): Promise<void> {
 
 /** No violation of the rules that axe knows, WCAG 2.2 AA and best practice. */
 export async function expectAccessible(page: Page): Promise<void> {
+  // While one page gives way to the next there is no title for a moment.
+  await expect(page).toHaveTitle(/\S/);
   const { violations } = await new AxeBuilder({ page }).analyze();
   const told = violations.map(
     ({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html.slice(0, 160)).join(' | ')}`,
