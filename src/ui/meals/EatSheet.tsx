@@ -10,6 +10,7 @@ import { CoolingWords } from './CoolingWords';
 import { Sheet } from '../door/Sheet';
 import { useDoor } from '../door/useDoor';
 import { Tick } from '../forms/Tick';
+import { WhoTicks } from './WhoTicks';
 import { useVocabulary } from '../quickline/useVocabulary';
 import { useSay } from '../units/useSay';
 
@@ -61,20 +62,7 @@ export function EatSheet({
           eat();
         }}
       >
-        <fieldset>
-          <legend className="text-slate">Who ate</legend>
-          <div className="flex flex-wrap gap-x-5">
-            {everybody.map((one) => (
-              <Tick
-                key={one}
-                checked={ate.includes(one)}
-                onChange={(yes) => setAte(yes ? [...ate, one] : ate.filter((other) => other !== one))}
-              >
-                {one}
-              </Tick>
-            ))}
-          </div>
-        </fieldset>
+        <WhoTicks legend="Who ate" everybody={everybody} chosen={ate} onChoose={setAte} />
         <fieldset>
           <legend className="text-slate">What went in; untick what did not</legend>
           {here.length === 0 && <p>Nothing of the cold store was promised to it.</p>}

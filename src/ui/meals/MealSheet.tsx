@@ -9,7 +9,7 @@ import type { MealsView, MealView } from '@/services/meals/week';
 import { Sheet } from '../door/Sheet';
 import { useDoor } from '../door/useDoor';
 import { useAsk } from '../door/useRead';
-import { Tick } from '../forms/Tick';
+import { WhoTicks } from './WhoTicks';
 import { useVocabulary } from '../quickline/useVocabulary';
 import { useSay } from '../units/useSay';
 
@@ -92,22 +92,7 @@ export function MealSheet({
               onChange={(event) => setName(event.target.value)}
             />
           </label>
-          <fieldset>
-            <legend className="text-slate">Who eats</legend>
-            <div className="flex flex-wrap gap-x-5">
-              {everybody.map((one) => (
-                <Tick
-                  key={one}
-                  checked={eaters.includes(one)}
-                  onChange={(yes) =>
-                    setEaters(yes ? [...eaters, one] : eaters.filter((other) => other !== one))
-                  }
-                >
-                  {one}
-                </Tick>
-              ))}
-            </div>
-          </fieldset>
+          <WhoTicks legend="Who eats" everybody={everybody} chosen={eaters} onChoose={setEaters} />
           <section aria-label="What it takes" className="space-y-2">
             <h3 className="text-lg">From the cold store</h3>
             {takes.length === 0 && <p className="text-slate">Nothing yet.</p>}

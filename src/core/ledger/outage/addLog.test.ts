@@ -1,5 +1,5 @@
+import { boxDrawing } from '../../../../tests/fixtures/boxDrawing';
 import { LINE, Store } from '../../../../tests/fixtures/memoryStore';
-import { type ApplianceDrawing, NO_RULES } from '../../model/drawing';
 import type { Cut } from '../../model/cut';
 import type { LogDay, Thermometer } from '../../model/thermometer';
 
@@ -7,23 +7,9 @@ const START = '2026-11-25T00:00:00.000Z';
 const at = (hours: number): string => new Date(Date.parse(START) + hours * 3_600_000).toISOString();
 const rule = (name: string): Error => expect.objectContaining({ rule: name }) as Error;
 
-const box = (id: string, cold: 'fridge' | 'freezer'): ApplianceDrawing => ({
-  ...{ id: `${id}-appliance`, name: id, room: 'Kitchen', shape: cold === 'fridge' ? 'fridge' : 'chest' },
-  compartments: [
-    { id, name: '', cold, xMm: 0, yMm: 0, widthMm: 600, heightMm: 800, depthMm: 500, doorMm: 0 },
-  ],
-  zones: [
-    {
-      ...NO_RULES,
-      ...{ id: `${id}-zone`, compartmentId: id, parentId: null, name: 'Shelf', purpose: '', kind: 'shelf' },
-      ...{ side: 'body', xMm: 0, yMm: 0, zMm: 0, widthMm: 600, heightMm: 400, depthMm: 500, humidity: null },
-    },
-  ],
-});
-
 function house() {
   const store = new Store();
-  for (const drawing of [box('fridge', 'fridge'), box('chest', 'freezer')])
+  for (const drawing of [boxDrawing('fridge', 'fridge'), boxDrawing('chest', 'freezer')])
     store.drawings.set(drawing.id, drawing);
   let count = 0;
   const add = (part: string, values: [hour: number, c: number][], more: object = {}, now = 20): string => {

@@ -1,5 +1,5 @@
+import { boxDrawing } from '../../../../tests/fixtures/boxDrawing';
 import { Store } from '../../../../tests/fixtures/memoryStore';
-import { type ApplianceDrawing, NO_RULES } from '../../model/drawing';
 import type { CutDecided } from '../../model/cut';
 import type { Package } from '../../model/package';
 
@@ -8,24 +8,10 @@ const CUT = 'cut';
 const BEGUN = '2026-11-25T08:00:00.000Z';
 const at = (hours: number): string => new Date(Date.parse(BEGUN) + hours * 3_600_000).toISOString();
 
-const box = (id: string, cold: 'fridge' | 'freezer'): ApplianceDrawing => ({
-  ...{ id: `${id}-appliance`, name: id, room: 'Kitchen', shape: cold === 'fridge' ? 'fridge' : 'chest' },
-  compartments: [
-    { id, name: '', cold, xMm: 0, yMm: 0, widthMm: 600, heightMm: 800, depthMm: 500, doorMm: 0 },
-  ],
-  zones: [
-    {
-      ...NO_RULES,
-      ...{ id: `${id}-zone`, compartmentId: id, parentId: null, name: 'Shelf', purpose: '', kind: 'shelf' },
-      ...{ side: 'body', xMm: 0, yMm: 0, zMm: 0, widthMm: 600, heightMm: 400, depthMm: 500, humidity: null },
-    },
-  ],
-});
-
 /** A house with a fridge and a chest, trout in both since the day before, and a cut since eight. */
 function house() {
   const store = new Store();
-  for (const drawing of [box('fridge', 'fridge'), box('chest', 'freezer')])
+  for (const drawing of [boxDrawing('fridge', 'fridge'), boxDrawing('chest', 'freezer')])
     store.drawings.set(drawing.id, drawing);
   let count = 0;
   const run = (
