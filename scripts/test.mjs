@@ -101,16 +101,6 @@ function ensureChromium() {
   if (!findProgram('chromium')) installPackages(['chromium'], 'Chromium');
 }
 
-/** The production build over a throwaway database with the demo in it. */
-async function serveDemo(name) {
-  const { openThrowaway } = await import('./mariadb.mjs');
-  const { url } = await openThrowaway(name);
-  await prepareDatabase(url);
-  const port = await freePort();
-  await serve({ port, host: '127.0.0.1', url, env: { PUBLIC_URL: `http://localhost:${port}` }, quiet: true });
-  return { BASE_URL: `http://localhost:${port}`, DATABASE_URL: url };
-}
-
 async function main() {
   watchOver();
   await ensureModules();
@@ -124,17 +114,25 @@ async function main() {
   if (wanted('integration') || wanted('e2e')) {
     if (wanted('e2e')) ensureChromium();
     await ensureBuild();
-    // What the integration tests store is not for the screens: they have a database and a server of their own.
-    const screens = wanted('e2e') ? await serveDemo('screens') : null;
-    const stores = wanted('integration') ? await serveDemo('test') : null;
-    // The longest first; the others one after the other beside it.
-    await Promise.all([
-      screens && playwright('shared', screens),
-      (async () => {
-        if (stores) await jest('integration', stores);
-        if (screens) await playwright('own', screens);
-      })(),
-    ]);
+    const { openThrowaway } = await import('./mariadb.mjs');
+    const database = await openThrowaway('test');
+    await prepareDatabase(database.url);
+    const port = await freePort();
+    await serve({
+      port,
+      host: '127.0.0.1',
+      url: database.url,
+      env: { PUBLIC_URL: `http://localhost:${port}` },
+      quiet: true,
+    });
+    const env = { BASE_URL: `http://localhost:${port}`, DATABASE_URL: database.url };
+    if (wanted('integration')) await jest('integration', env);
+    if (wanted('e2e')) {
+      // What the integration tests stored is not for the screens.
+      if (wanted('integration')) await prepareDatabase(database.url, ['--reset']);
+      // Those with a server of their own do not disturb the shared one, and mostly wait.
+      await Promise.all([playwright('shared', env), playwright('own', env)]);
+    }
   }
 }
 
