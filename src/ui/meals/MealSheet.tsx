@@ -9,6 +9,7 @@ import type { MealsView, MealView } from '@/services/meals/week';
 import { Sheet } from '../door/Sheet';
 import { useDoor } from '../door/useDoor';
 import { useAsk } from '../door/useRead';
+import { here } from './mealCommands';
 import { WhoTicks } from './WhoTicks';
 import { useVocabulary } from '../quickline/useVocabulary';
 import { useSay } from '../units/useSay';
@@ -46,7 +47,7 @@ export function MealSheet({
     meal && meal.eaters.length > 0 ? meal.eaters : everybody,
   );
   const [takes, setTakes] = useState<Chosen[]>(
-    (meal?.takes ?? []).map(({ package: id, code, called, amount, amount_words: words }) => ({
+    (meal ? here(meal) : []).map(({ package: id, code, called, amount, amount_words: words }) => ({
       ...{ package: id, code, called, amount, words },
     })),
   );

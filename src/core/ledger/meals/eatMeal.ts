@@ -8,7 +8,7 @@ import { storeLine } from '../package/storeLine';
 import { takePackage } from '../package/takePackage';
 import { keptDecided } from '../settings/keptDecided';
 import { mealOf } from './mealOf';
-import { giveBack } from './promisesTo';
+import { freeFor, giveBack } from './promisesTo';
 
 interface Eating {
   meal: string;
@@ -40,6 +40,11 @@ function costOf(meal: Eating, world: World): number | null {
 function eatMeal(command: Eating, world: World): Decision {
   const meal = mealOf(world, command.meal);
   if (meal.on > world.today) throw new Refusal('meal', `${meal.name} is still to come.`);
+  for (const { package: id, amount } of command.takes) {
+    const found = world.package(id);
+    if ((amount ?? found.amount) > freeFor(found, meal.id, world.today))
+      throw new Refusal('promised', `${found.called} ${found.code} is promised to another meal, too.`);
+  }
   const named = new Set(command.takes.map((take) => take.package));
   const cost = costOf(command, world);
   const events = [

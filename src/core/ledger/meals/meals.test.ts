@@ -212,6 +212,38 @@ it('refuses what cannot be, and nothing is promised by it', () => {
   expect(() => run('meal.rhythm', { rhythm })).toThrow(/planned at that time/);
 });
 
+it('no meal eats what another was promised, nor takes what is kept for somebody', () => {
+  const { one, run, plan } = house();
+  plan('a', '2026-11-27', [[one('Peas'), 900]]);
+  plan('b', '2026-11-25', [[one('Peas'), 600]]);
+  const { id, version } = one('Peas');
+  const eat = (amount: number | null) =>
+    run('meal.eat', { meal: 'b', takes: [{ package: id, version, amount }], ate: [], put: [] });
+  expect(() => eat(null)).toThrow(/promised to another meal/);
+  eat(1100);
+  expect(one('Peas')).toMatchObject({ amount: 900, promised: [{ meal: 'a', amount: 900 }] });
+  const trout = one('Trout');
+  run('package.keep-for', {
+    package: trout.id,
+    version: trout.version,
+    whose: 'Gran Morag',
+    on: null,
+    handsOff: true,
+  });
+  expect(() => plan('c', '2026-11-26', [[one('Trout'), 600]])).toThrow(/kept for Gran Morag/);
+});
+
+it('what was taken all the same comes back free when its meal was skipped meanwhile', () => {
+  const { all, one, run, plan, undo } = house();
+  plan('m', '2026-11-28', [[one('Peas'), 900]]);
+  const { id, version } = one('Peas');
+  const taken = run('package.take', { package: id, version, amount: null, promised: true });
+  expect(all('Peas')).toEqual([]);
+  run('meal.skip', { meal: 'm', forget: false });
+  undo(taken);
+  expect(one('Peas')).toMatchObject({ amount: 2000, promised: [] });
+});
+
 it('a plan for a day to come is a promise too, and becomes the meal’s', () => {
   const { one, run, plan } = house();
   const trout = one('Trout');

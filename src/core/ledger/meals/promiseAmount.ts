@@ -47,7 +47,7 @@ export const promiseAmountCommand: CommandKind<Promising> = {
         meal: there?.id ?? command.meal,
         on: command.on,
         slot: at,
-        name: there?.name ?? usualName(command.on, slotOf(world, at).name, world.today),
+        name: there?.name ?? usualName(command.on, slotOf(world, at).name),
         eaters: there?.eaters ?? [],
         takes: [...kept.map((one) => ({ package: one.package, amount: one.amount })), ...added],
         buys: there?.buys.map(({ called }) => called) ?? [],

@@ -5,6 +5,7 @@ import { Refusal } from '../../model/refusal';
 import type { World } from '../../model/world';
 import { sayAmount } from '../../units/sayAmount';
 import { sayPlainDate } from '../../calendar/sayDate';
+import { isHandsOff, sayKept } from '../package/kept';
 import { whyUnfit } from '../package/whyUnfit';
 
 /** A package as a meal takes it. */
@@ -15,6 +16,10 @@ export const takeOf = ({ id, code, called, unit }: Package, amount: number): Mea
   amount,
   unit,
 });
+
+/** How much of a package a meal may have: what nobody else was promised. */
+export const freeFor = (found: Package, meal: string, today: string): number =>
+  freeAmount({ amount: found.amount, promised: withoutMeal(found, meal), answer: null }, today);
 
 const withoutMeal = (found: Package, meal: string) =>
   (found.promised ?? []).filter((one) => one.meal !== meal);
@@ -31,6 +36,8 @@ export function giveBack(found: Package, meal: Pick<Meal, 'id' | 'name'>): Ledge
 function refuse(found: Package, amount: number, meal: Pick<Meal, 'id' | 'on' | 'name'>, world: World): void {
   const name = `${found.called} ${found.code}`;
   if (found.gone) throw new Refusal('meal', `${name} is not here any more.`);
+  if (found.keptFor && isHandsOff(found, world.today))
+    throw new Refusal('promised', `${name} is kept ${sayKept(found.keptFor)}.`);
   const unfit = whyUnfit(found, world);
   if (unfit) throw new Refusal(unfit.rule, unfit.says);
   if (found.useBy !== null && meal.on > found.useBy)
@@ -39,10 +46,7 @@ function refuse(found: Package, amount: number, meal: Pick<Meal, 'id' | 'on' | '
       `By ${sayPlainDate(meal.on)} ${name} is past its use by, ${sayPlainDate(found.useBy)}. Eat it sooner, or freeze it.`,
     );
   // A plan by itself becomes the meal's.
-  const free = freeAmount(
-    { amount: found.amount, promised: withoutMeal(found, meal.id), answer: null },
-    world.today,
-  );
+  const free = freeFor(found, meal.id, world.today);
   if (amount > free)
     throw new Refusal(
       'promised',

@@ -1,4 +1,4 @@
-import { sayDueDate, sayPlainDate } from '../../calendar/sayDate';
+import { sayFullDate, sayPlainDate } from '../../calendar/sayDate';
 import type { CommandKind } from '../../model/command';
 import type { Decision } from '../../model/decision';
 import type { Meal, MealBuy } from '../../model/meal';
@@ -25,11 +25,9 @@ export interface ToldMeal {
   pinned: boolean;
 }
 
-/** "Fri dinner". */
-export const usualName = (on: string, slot: string, today: string): string =>
-  `${sayDueDate(on, today)} ${slot.toLowerCase()}`
-    .replace(/^tonight dinner/, 'tonight’s dinner')
-    .replace(/^\p{L}/u, (first) => first.toUpperCase());
+/** "Fri dinner": as good tomorrow as today. */
+export const usualName = (on: string, slot: string): string =>
+  `${sayFullDate(on).slice(0, 3)} ${slot.toLowerCase()}`;
 
 function refuseTold({ on, eaters, slot }: ToldMeal, before: Meal | null, world: World): void {
   if (before?.state === 'eaten')
@@ -102,7 +100,7 @@ export function setMeal(command: ToldMeal, world: World): Decision {
         id !== command.meal && on === command.on && at === command.slot && state === 'planned',
     );
   if (clash) throw new Refusal('meal', `There is ${clash.name} then already. Move one of the two.`);
-  const name = command.name.trim() || usualName(command.on, slot.name, world.today);
+  const name = command.name.trim() || usualName(command.on, slot.name);
   const meal = { id: command.meal, on: command.on, name };
   const wanted = new Set(command.takes.map((take) => take.package));
   if (wanted.size < command.takes.length)

@@ -151,7 +151,13 @@ const SETTING_KINDS: { readonly [K in Kind]: SettingKind<K> } = {
   'cut-plan': keptKind('cut-plan'),
   drill: keptKind('drill'),
   thermometer: keptKind('thermometer'),
-  meal: keptKind('meal'),
+  meal: {
+    ...keptKind('meal'),
+    apply: (world, { subject, value }) => ({
+      ...world,
+      kept: (kind, id) => (kind === 'meal' && id === subject ? (value as never) : world.kept(kind, id)),
+    }),
+  },
   rhythm: keptKind('rhythm'),
   'log-day': {
     ...keptKind('log-day'),

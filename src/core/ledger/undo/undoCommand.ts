@@ -1,3 +1,4 @@
+import type { KeptKind } from '../../model/kept';
 import { dequal } from 'dequal';
 import { Refusal } from '../../model/refusal';
 import { comeBack } from './comeBack';
@@ -80,7 +81,10 @@ function undoCommand(past: PastCommand | null, world: World, meanwhile: Meanwhil
   if (settings.some(({ after }) => settingKind(after).dates)) {
     return { lots: [], events: redatePackages(world.loaded(), back), settings };
   }
-  const events = [...past.events].reverse().map((event) => undoEvent(event, past.says, back, meanwhile));
+  const events = [...past.events]
+    .reverse()
+    .map((event) => undoEvent(event, past.says, back, meanwhile))
+    .map((event) => ({ ...event, after: withoutPastPromises(event.after, back) }));
   const moved = new Map(events.map(({ after }) => [after.id, after]));
   for (const found of [...world.loaded().map((one) => moved.get(one.id) ?? one), ...moved.values()]) {
     if (found.gone === null && found.zoneId !== null && !back.hasZone(found.zoneId)) {
@@ -91,6 +95,13 @@ function undoCommand(past: PastCommand | null, world: World, meanwhile: Meanwhil
     }
   }
   return { lots: [], events, settings };
+}
+
+/** What was promised to a meal that is not planned any more does not come back with the package. */
+function withoutPastPromises(found: Package, world: World): Package {
+  const { promised } = found;
+  if (promised === undefined || promised.length === 0) return found;
+  return { ...found, promised: promised.filter(({ meal }) => world.kept('meal', meal)?.state === 'planned') };
 }
 
 /** True when two images differ in nothing but the version: what came between was itself undone. */
@@ -122,7 +133,7 @@ function together(needs: readonly Needs[]): Needs {
     hauls: named('hauls'),
     lines: named('lines'),
     codes: named('codes'),
-    kept: [...new Set(needs.flatMap(({ kept }) => kept ?? []))],
+    kept: [...new Set<KeptKind>(['meal', ...needs.flatMap(({ kept }) => kept ?? [])])],
     keptUnder: Object.fromEntries(
       under.map(([kind]) => [kind, under.flatMap(([one, subjects]) => (one === kind ? subjects : []))]),
     ),
