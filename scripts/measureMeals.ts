@@ -10,9 +10,9 @@ import type { Measured } from './measureKitchen';
 import { quantile } from './quantile';
 
 const WEEKS = 20;
-const PROVEN = 6;
+const PROVEN = 4;
 const PACKAGES = 300;
-const PROOF_SECONDS = 45;
+const PROOF_SECONDS = 30;
 const THAWING = 20;
 const FROZEN = ['ground-lamb', 'trout', 'stew', 'chicken-pieces', 'soup'];
 
