@@ -10,6 +10,14 @@ export const unit = Joi.string().valid(...AMOUNT_UNITS);
 export const version = Joi.number().integer().min(1).description('the version the cook saw');
 export const foodName = Joi.string().trim().min(1).max(120).description('id, name or alias');
 
+/** Foods of which one is as good as another. */
+export const standIns = Joi.array()
+  .items(foodName)
+  .min(1)
+  .max(20)
+  .required()
+  .description('foods that stand in for each other');
+
 export const anyway = Joi.boolean()
   .default(false)
   .description('the zone was chosen all the same, whatever the household’s own rules say of it');
