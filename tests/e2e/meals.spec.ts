@@ -172,6 +172,10 @@ test('a week is suggested as the household eats, refused in part, taken; the lin
   await page.getByRole('button', { name: 'How we eat' }).click();
   const how = page.getByRole('dialog');
   await how.getByRole('button', { name: 'Another habit' }).click();
+  // A day whose dinner is still to come, whatever o’clock it is.
+  const fishDay = (await week(page)).days[3];
+  const weekday = new Date(`${fishDay?.on}T12:00:00Z`).getUTCDay();
+  await how.getByRole('combobox', { name: /^on/ }).last().selectOption(String(weekday));
   await expectAccessible(page);
   await how.getByRole('button', { name: 'Keep' }).click();
   await expect(how).toHaveCount(0);
@@ -180,8 +184,7 @@ test('a week is suggested as the household eats, refused in part, taken; the lin
     timeout: 60_000,
   });
   await expectAccessible(page);
-  const friday = (await week(page)).days.find(({ full }) => full.startsWith('Friday'));
-  await expect(place(page, friday?.words ?? '', 'Dinner').getByRole('article')).toContainText(
+  await expect(place(page, fishDay?.words ?? '', 'Dinner').getByRole('article')).toContainText(
     /haddock|trout|mussels|cod|chowder|mackerel|salmon|fish/i,
   );
   const offers = page.getByRole('article', { name: /^Suggested: / });
@@ -212,4 +215,53 @@ test('a week is suggested as the household eats, refused in part, taken; the lin
   expect((await stock(page, 'mutton mince')).filter(({ story }) => story.includes('promised'))).toHaveLength(
     1,
   );
+});
+
+test('dinners are put together from leftovers; cold water has its clock; what thawed for a skipped meal is not forgotten', async ({
+  page,
+}) => {
+  test.setTimeout(180_000);
+  await page.goto('/meals');
+  const before = (await stock(page, 'chowder')).length;
+  await page.getByRole('button', { name: 'Dinners from leftovers' }).click();
+  const sheet = page.getByRole('dialog');
+  await sheet.getByLabel('Beside it').first().selectOption({ index: 1 });
+  await expect(sheet.getByRole('list', { name: 'The boxes' }).getByRole('listitem')).toHaveCount(4);
+  await expectAccessible(page);
+  await sheet.getByRole('checkbox', { name: 'Wren' }).click();
+  await sheet.getByRole('button', { name: 'Put together 3 dinners' }).click();
+  await expect(toast(page, /^3 dinners put together/)).toBeVisible();
+  const boxes = (await stock(page, 'gran morag')).filter(({ story }) => story.includes('Gran Morag'));
+  expect(boxes).toHaveLength(1);
+  await page.getByRole('button', { name: 'Undo' }).last().click();
+  await expect.poll(async () => (await stock(page, 'chowder')).length).toBe(before);
+
+  // Cold water, with the clock of its changes, also over a reload.
+  const { days } = await week(page);
+  const tomorrow = days[1]?.words ?? '';
+  await place(page, tomorrow, 'Dinner')
+    .getByRole('button', { name: /^Plan / })
+    .click();
+  await sheet.getByLabel('Called').fill('Stew dinner');
+  await sheet.getByLabel(/^Add, for example/).fill('stew 600 g');
+  await expect(sheet).toContainText(/needs about \d+ hours to thaw/);
+  await sheet.getByRole('button', { name: /^Frozen all the same: 600 g/ }).click();
+  await sheet.getByRole('button', { name: 'Plan it' }).click();
+  await expect(sheet).toHaveCount(0);
+  const thaw = page.getByRole('region', { name: 'What must thaw' });
+  await expect(thaw).toContainText(/Too late for the fridge; in cold water still works until/);
+  await thaw.getByRole('button', { name: 'Into cold water' }).click();
+  await page.reload();
+  await expect(thaw.getByRole('timer')).toContainText(/Change the water in (30|29|28) min/);
+  await expectAccessible(page);
+  await thaw.getByRole('button', { name: 'Water changed' }).click();
+  await thaw.getByRole('button', { name: 'Soft: cook it now' }).click();
+  await expect(thaw.getByRole('timer')).toHaveCount(0);
+
+  await place(page, tomorrow, 'Dinner').getByRole('button', { name: 'Stew dinner', exact: true }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Skip it' }).click();
+  const over = page.getByRole('region', { name: 'Thawed and not eaten' });
+  await expect(over).toContainText(/Stew 600 g .*meant for Stew dinner: use it by/);
+  await over.getByRole('button', { name: /^Eat Stew .* tonight$/ }).click();
+  await expect.poll(async () => JSON.stringify(await today(page)).includes('Stew')).toBe(true);
 });

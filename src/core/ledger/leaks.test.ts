@@ -289,6 +289,18 @@ describe('an undo never loosens', () => {
     expect(refusal(() => undone('ask'))).toEqual(['meanwhile', expect.stringContaining('90 minutes')]);
   });
 
+  it('what stands out and goes on standing there counts each minute once, and an earlier step can be undone after it', () => {
+    const store = stored('ground-beef', { zone: 'chest', frozenOn: day(0) });
+    store.on('package.thaw', { method: 'cold-water', zone: null });
+    store.on('package.answer', { answer: 'eat-tonight', on: null });
+    store.run({ id: 'u', type: 'ledger.undo', command: 'package.answer', meanwhile: 'cold' }, at(0.5));
+    store.on('package.move', { zone: 'shelf' }, at(1));
+    expect(store.first().counterMinutes).toBe(60);
+    store.run({ id: 'v', type: 'ledger.undo', command: 'package.move', meanwhile: 'out' }, at(1.1));
+    store.run({ id: 'w', type: 'ledger.undo', command: 'package.thaw', meanwhile: 'out' }, at(1.25));
+    expect(store.first()).toMatchObject({ state: 'frozen', counterMinutes: 75 });
+  });
+
   it('thawed in water and undone: what stood out soft has no grace of the hard frozen', () => {
     const store = stored('ground-beef', { zone: 'chest', frozenOn: day(0) });
     store.on('package.thaw', { method: 'cold-water', zone: null });

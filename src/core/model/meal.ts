@@ -83,6 +83,8 @@ export interface Meal {
   state: 'planned' | 'eaten' | 'skipped';
   /** Stays as it is when a week is suggested. */
   pinned: boolean;
+  /** Packages that it gave back when it was skipped. */
+  gaveBack?: string[];
   /** Who ate, and what was put by of it; only of a meal that was eaten. */
   log?: { at: string; ate: string[]; made: string[] };
 }

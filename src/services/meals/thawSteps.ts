@@ -1,4 +1,4 @@
-import { daysBetween } from '@/core/calendar/calendarDate';
+import { addDays, daysBetween } from '@/core/calendar/calendarDate';
 import { sayDueDate } from '@/core/calendar/sayDate';
 import { promisesOf } from '@/core/firstout/promised';
 import { bestWay, thawWays, type ThawWay } from '@/core/meals/thawWays';
@@ -31,7 +31,14 @@ export interface ThawStep {
   /** The way that is planned; `null`: none works any more. */
   best: ThawWay | null;
   /** It lies and thaws already: until when it must be eaten then, in words; `null`: it lies frozen. */
-  thawing: { use_by: string; words: string; late: boolean; water_h: number | null } | null;
+  thawing: {
+    use_by: string;
+    words: string;
+    late: boolean;
+    water_h: number | null;
+    /** It is soft days before its meal, when nobody cooks: when, in words; empty: it is not. */
+    idle: string;
+  } | null;
   /** Where it may thaw in the fridge; `null`: there is no room for it. */
   zone: { id: string; name: string } | null;
 }
@@ -40,15 +47,20 @@ const MOST_ASKED = 60;
 
 /** What lies and thaws: by when it must be eaten, whether that is before its meal, and how long cold water takes at most for what is hard. */
 function thawingOf(
-  { governingDate }: Package,
+  found: Package,
   on: string,
   ways: readonly ThawWay[],
   today: string,
+  cooking: ReadonlySet<string>,
 ): ThawStep['thawing'] {
+  const begun = found.history.findLast(({ did }) => did === 'thawing')?.on ?? today;
+  const hours = ways.find(({ way }) => way === 'fridge')?.hours ?? 0;
+  const soft = addDays(begun, Math.ceil(hours / 24));
   return {
-    use_by: governingDate,
-    words: sayDueDate(governingDate, today),
-    late: governingDate < on,
+    idle: soft < on && !cooking.has(soft) ? sayDueDate(soft, today) : '',
+    use_by: found.governingDate,
+    words: sayDueDate(found.governingDate, today),
+    late: found.governingDate < on,
     water_h: ways.find(({ way }) => way === 'cold-water')?.hours ?? null,
   };
 }
@@ -62,6 +74,7 @@ async function readThawSteps(context: HouseholdContext): Promise<ThawStep[]> {
   const { household, reference, today, at } = context;
   const planned = await readMeals(household);
   const ahead = planned.meals.filter(({ on, state }) => state === 'planned' && on >= today);
+  const cooking = new Set(ahead.map(({ on }) => on));
   const wanted = ahead.flatMap((meal) => meal.takes.map((take) => take.package));
   const [promised, alone] = await Promise.all([
     readPackages(sql(), household.id, wanted.slice(0, 500)),
@@ -117,7 +130,7 @@ async function readThawSteps(context: HouseholdContext): Promise<ThawStep[]> {
             meal_at: mealAt,
           },
           ...{ ways, best: bestWay(usable), zone },
-          thawing: found.state === 'thawing' ? thawingOf(found, on, ways, today) : null,
+          thawing: found.state === 'thawing' ? thawingOf(found, on, ways, today, cooking) : null,
         },
       ];
     })

@@ -6,10 +6,10 @@ import type { MealRhythm } from '@/core/model/meal';
 import { parseQuickLine } from '@/core/quickline/parseQuickLine';
 import { toApiLine } from '@/services/door/apiLine';
 import type { MealView } from '@/services/meals/week';
-import { CoolingWords } from './CoolingWords';
 import { Sheet } from '../door/Sheet';
 import { useDoor } from '../door/useDoor';
 import { Tick } from '../forms/Tick';
+import { PutWords } from './PutWords';
 import { WhoTicks } from './WhoTicks';
 import { useVocabulary } from '../quickline/useVocabulary';
 import { useSay } from '../units/useSay';
@@ -18,10 +18,12 @@ import { useSay } from '../units/useSay';
 export function EatSheet({
   meal,
   rhythm,
+  currency,
   onClose,
 }: {
   meal: MealView;
   rhythm: MealRhythm;
+  currency: string;
   onClose: () => void;
 }) {
   const { act, busy } = useDoor();
@@ -32,12 +34,22 @@ export function EatSheet({
   const here = meal.takes.filter(({ view }) => view !== null);
   const [left, setLeft] = useState<readonly string[]>([]);
   const [text, setText] = useState('');
-  const reading = useMemo(
-    () => (vocabulary && text.trim() !== '' ? parseQuickLine<Food>(text, vocabulary) : null),
+  const readings = useMemo(
+    () =>
+      vocabulary
+        ? text
+            .split('\n')
+            .filter((one) => one.trim() !== '')
+            .map((one) => parseQuickLine<Food>(one, vocabulary))
+        : [],
     [text, vocabulary],
   );
-  const line = reading?.line ?? null;
-  const putFood = line ? vocabulary?.foods.byId.get(line.food) : undefined;
+  const lines = readings.flatMap(({ line }) => line ?? []);
+  const unread = readings.length > lines.length || (text.trim() !== '' && lines.length === 0);
+  const packs = lines.reduce((sum, line) => sum + line.packs, 0);
+  const portions = Math.max(1, ate.length) + packs;
+  const portion =
+    meal.cost_minor === null ? null : { minor: Math.round(meal.cost_minor / portions), currency };
   const still = here.filter(({ view, package: id }) => view?.state === 'frozen' && !left.includes(id));
   const eat = (): void => {
     const takes = here
@@ -50,7 +62,7 @@ export function EatSheet({
       meal: meal.id,
       takes,
       ate: [...ate],
-      put: line ? [toApiLine(line)] : [],
+      put: lines.map(toApiLine),
     }).then((answers) => answers && onClose());
   };
   return (
@@ -86,31 +98,26 @@ export function EatSheet({
         <div className="space-y-2">
           <label className="block">
             <span className="block text-slate">
-              {say('Put by of it, for example: stew 1.2 l / 2 > top shelf')}
+              {say('Put by of it, a line each, for example: stew 1.2 l / 2 frozen > basket 2')}
             </span>
-            <input
-              className="field"
+            <textarea
+              rows={2}
+              className="field h-auto w-full py-2"
               value={text}
               autoComplete="off"
               onChange={(event) => setText(event.target.value)}
             />
           </label>
           <div role="status" className="text-[0.9375rem]">
-            {reading?.faults.map(({ says }) => (
-              <p key={says}>{says}</p>
-            ))}
-            {line && putFood && line.unit !== 'pc' && (
-              <CoolingWords food={putFood} grams={line.amount} packs={line.packs} />
-            )}
+            {readings.flatMap(({ faults }) => faults.map(({ says }) => <p key={says}>{says}</p>))}
+            {lines.map((line, at) => {
+              const food = vocabulary?.foods.byId.get(line.food);
+              return food && <PutWords key={at} line={line} food={food} portion={portion} />;
+            })}
           </div>
         </div>
-        <button
-          type="submit"
-          className="button"
-          data-main="true"
-          disabled={busy || (text.trim() !== '' && line === null)}
-        >
-          {line ? `Eaten, ${line.packs} put by` : 'Eaten'}
+        <button type="submit" className="button" data-main="true" disabled={busy || unread}>
+          {packs > 0 ? `Eaten, ${packs} put by` : 'Eaten'}
         </button>
       </form>
     </Sheet>

@@ -217,10 +217,16 @@ function AddFood({
   };
   const { body, fault } = useAsk<AllocationView>('/api/v1/estimates/allocation', asked);
   const found = wanted ? body : null;
-  const add = (): void => {
-    if (!found) return;
+  // What the fridge does not thaw in time may still be done in cold water or from frozen.
+  const { body: all } = useAsk<AllocationView>(
+    '/api/v1/estimates/allocation',
+    asked && found && found.short > 0 ? { ...asked, by: null } : null,
+  );
+  const quicker = found && found.short > 0 && all && all.short < found.short ? all : null;
+  const add = (from: AllocationView | null): void => {
+    if (!from) return;
     onAdd(
-      found.takes.map(({ view, amount, amount_words: words }) => ({
+      from.takes.map(({ view, amount, amount_words: words }) => ({
         ...{ package: view.id, code: view.code, called: view.food.name, amount, words },
       })),
     );
@@ -238,7 +244,7 @@ function AddFood({
           onKeyDown={(event) => {
             if (event.key !== 'Enter' || text.trim() === '') return;
             event.preventDefault();
-            if (found && found.takes.length > 0) add();
+            if (found && found.takes.length > 0) add(found);
           }}
         />
       </label>
@@ -267,9 +273,15 @@ function AddFood({
         ))}
       </div>
       {found && found.takes.length > 0 && (
-        <button type="button" className="button" onClick={add}>
+        <button type="button" className="button" onClick={() => add(found)}>
           Add {say(found.takes.map((take) => take.amount_words).join(' + '))}
           {found.takes.some(({ view }) => taken.includes(view.id)) ? ' (instead)' : ''}
+        </button>
+      )}
+      {quicker && (
+        <button type="button" className="button" onClick={() => add(quicker)}>
+          Frozen all the same: {say(quicker.takes.map((take) => take.amount_words).join(' + '))}, thawed
+          quicker than in the fridge
         </button>
       )}
     </div>

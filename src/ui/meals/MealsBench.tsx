@@ -20,11 +20,13 @@ import { postJson } from '../door/fetchJson';
 import { useDoor } from '../door/useDoor';
 import { sayAmount } from '@/core/units/sayAmount';
 import { useSay } from '../units/useSay';
+import { DinnersSheet } from './DinnersSheet';
 import { EatSheet } from './EatSheet';
 import { mealCommand } from './mealCommands';
 import { MealSheet } from './MealSheet';
 import { RhythmSheet } from './RhythmSheet';
 import { RoutesCard } from './RoutesCard';
+import { ThawedCard } from './ThawedCard';
 import { ThawPlan } from './ThawPlan';
 import { WeekBoard } from './WeekBoard';
 
@@ -77,6 +79,7 @@ export function MealsBench({ view }: { view: MealsView }) {
   const [editing, setEditing] = useState<Editing | null>(null);
   const [eating, setEating] = useState<MealView | null>(null);
   const [habits, setHabits] = useState(false);
+  const [boxes, setBoxes] = useState(false);
   const [asking, setAsking] = useState(false);
   const [without, setWithout] = useState<string[]>([]);
   const [week, setWeek] = useState<WeekSuggestion | null>(null);
@@ -134,6 +137,11 @@ export function MealsBench({ view }: { view: MealsView }) {
         <button type="button" className="button" onClick={() => setHabits(true)}>
           How we eat
         </button>
+        {view.leftovers.some(({ main }) => main) && (
+          <button type="button" className="button" onClick={() => setBoxes(true)}>
+            Dinners from leftovers
+          </button>
+        )}
         <button
           type="button"
           className="button"
@@ -201,6 +209,7 @@ export function MealsBench({ view }: { view: MealsView }) {
           ))}
         </section>
       )}
+      <ThawedCard thawed={view.thawed} />
       <DndContext
         id="meals"
         sensors={sensors}
@@ -235,7 +244,15 @@ export function MealsBench({ view }: { view: MealsView }) {
           onClose={() => setEditing(null)}
         />
       )}
-      {eating && <EatSheet meal={eating} rhythm={view.rhythm} onClose={() => setEating(null)} />}
+      {eating && (
+        <EatSheet
+          meal={eating}
+          rhythm={view.rhythm}
+          currency={view.currency}
+          onClose={() => setEating(null)}
+        />
+      )}
+      {boxes && <DinnersSheet view={view} onClose={() => setBoxes(false)} />}
       {habits && <RhythmSheet rhythm={view.rhythm} onClose={() => setHabits(false)} />}
     </div>
   );

@@ -2,9 +2,12 @@
 
 import type { MealsView } from '@/services/meals/week';
 import type { ThawStep } from '@/services/meals/thawSteps';
+import { kitchenNow } from '../door/kitchenClock';
 import { useDoor } from '../door/useDoor';
 import { useState } from 'react';
 import { useSay } from '../units/useSay';
+import { BathClock } from './BathClock';
+import { setBath, useBaths } from './coldBaths';
 
 const WAY_WORDS: Readonly<Record<ThawStep['ways'][number]['way'], string>> = {
   fridge: 'In the fridge',
@@ -38,7 +41,13 @@ export function ThawPlan({ view }: { view: MealsView }) {
   const { act, busy, showPackage } = useDoor();
   const say = useSay();
   const [more, setMore] = useState(false);
-  const groups = together(view.thaw.filter(({ thawing }) => thawing === null));
+  const baths = useBaths();
+  const inWater = new Set(baths.map((bath) => bath.package));
+  const groups = together(view.thaw.filter((step) => step.thawing === null && !inWater.has(step.package)));
+  const bathing = view.thaw.flatMap((step) => {
+    const bath = baths.find((one) => one.package === step.package);
+    return bath ? [{ step, bath }] : [];
+  });
   const thawing = view.thaw.filter((step) => step.thawing !== null);
   const shown = more ? groups : groups.slice(0, MOST_SHOWN);
   return (
@@ -46,6 +55,19 @@ export function ThawPlan({ view }: { view: MealsView }) {
       <h2 id="thaw-plan" className="text-xl">
         What must thaw
       </h2>
+      {bathing.length > 0 && (
+        <ul aria-label="In cold water" className="space-y-2">
+          {bathing.map(({ step, bath }) => (
+            <li key={step.package}>
+              <b className="font-heading font-semibold">
+                {step.called} {say(step.amount_words)}
+              </b>{' '}
+              <span className="text-slate">{step.code}</span> in a tight bag in cold water
+              <BathClock step={step} bath={bath} now={view.now} />
+            </li>
+          ))}
+        </ul>
+      )}
       {thawing.length > 0 && (
         <ul aria-label="Thawing now" className="divide-y divide-line">
           {thawing.map((step) => (
@@ -62,13 +84,17 @@ export function ThawPlan({ view }: { view: MealsView }) {
         <ul className="divide-y divide-line">
           {shown.map(({ step, all }) => {
             const { best, zone } = step;
-            const thaw = (method: 'fridge' | 'cold-water'): void =>
+            const moveDown = (): void =>
               void act(
                 ...all.map((one) => ({
-                  ...{ type: 'package.thaw', package: one.package, version: one.version, method },
-                  zone: method === 'fridge' ? (zone?.id ?? null) : null,
+                  ...{ type: 'package.thaw', package: one.package, version: one.version, method: 'fridge' },
+                  zone: zone?.id ?? null,
                 })),
               );
+            const intoWater = (): void => {
+              const at = kitchenNow(view.now, 0);
+              for (const one of all) setBath(one.package, { begun: at, changed: at });
+            };
             const tooLate = step.ways.find(({ way }) => way === 'fridge')?.late === true;
             return (
               <li key={step.package} className="space-y-1 py-3">
@@ -90,21 +116,12 @@ export function ThawPlan({ view }: { view: MealsView }) {
                       className="button"
                       data-main={best?.way === 'fridge'}
                       disabled={busy}
-                      onClick={() => thaw('fridge')}
+                      onClick={moveDown}
                     >
                       Moved down to {zone.name}
                     </button>
                   )}
-                  {best?.way === 'cold-water' && (
-                    <button
-                      type="button"
-                      className="button"
-                      disabled={busy}
-                      onClick={() => thaw('cold-water')}
-                    >
-                      Thawed in cold water
-                    </button>
-                  )}
+                  {best?.way === 'cold-water' && <IntoWater main onPress={intoWater} />}
                 </div>
                 <p>
                   For {step.meal_name || 'the day it is planned for'}, {sayWhen(step.meal_at, view.now)}.{' '}
@@ -132,7 +149,10 @@ export function ThawPlan({ view }: { view: MealsView }) {
                   <ul className="list-disc space-y-1 pl-5 text-[0.9375rem]">
                     {step.ways.map((way) => (
                       <li key={way.way} className={way.late ? 'text-slate line-through' : ''}>
-                        {say(way.says)} Begin by {sayWhen(way.startBy, view.now)}.
+                        {say(way.says)} Begin by {sayWhen(way.startBy, view.now)}.{' '}
+                        {way.way === 'cold-water' && !way.late && best?.way !== 'cold-water' && (
+                          <IntoWater onPress={intoWater} />
+                        )}
                       </li>
                     ))}
                     <li>Never on the counter: its outside would stand warm for hours (K10).</li>
@@ -156,11 +176,20 @@ export function ThawPlan({ view }: { view: MealsView }) {
   );
 }
 
+function IntoWater({ main = false, onPress }: { main?: boolean; onPress: () => void }) {
+  return (
+    <button type="button" className="button" data-main={main} onClick={onPress}>
+      Into cold water
+    </button>
+  );
+}
+
 /** What thaws already: soft, or still hard and what then. */
 function Thawing({ step }: { step: ThawStep }) {
   const { act, busy } = useDoor();
   const say = useSay();
   const [hard, setHard] = useState(false);
+  const idle = step.thawing?.idle ?? '';
   const water = step.thawing?.water_h ?? null;
   return (
     <li className="space-y-1 py-3">
@@ -199,6 +228,11 @@ function Thawing({ step }: { step: ThawStep }) {
       {step.thawing?.late && (
         <p className="border-l-4 border-beet pl-2 text-beet">
           By that meal it is past its date. Eat it sooner, or put something else in.
+        </p>
+      )}
+      {idle !== '' && !step.thawing?.late && (
+        <p className="border-l-4 border-honey pl-2">
+          It is soft {idle} already, when nobody cooks. Eat it then, or move the meal up.
         </p>
       )}
       {hard && (

@@ -15,7 +15,8 @@ export const skipMealCommand: CommandKind<{ meal: string; forget: boolean }> = {
   needs: ({ meal }) => ({ kept: ['meal', 'shopping'], packagesOfMeal: meal }),
   decide: ({ meal: id, forget }, world) => {
     const meal = mealOf(world, id);
-    const after = forget ? null : { ...meal, state: 'skipped' as const, takes: [], buys: [] };
+    const gaveBack = meal.takes.map((take) => take.package);
+    const after = forget ? null : { ...meal, state: 'skipped' as const, takes: [], buys: [], gaveBack };
     const settings = [
       keptDecided(world, 'meal', id, after, `${meal.name} ${forget ? 'taken off the week' : 'skipped'}.`),
       ...dropBuys(meal.buys, world),

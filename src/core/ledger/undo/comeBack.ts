@@ -73,8 +73,9 @@ export function comeBack(before: Package, now: Package, world: World, meanwhile:
   }
   const wrong = meanwhile === 'cold';
   // On the counter before: it stands there since then, or lay in the cold meanwhile and stands there again from now.
-  const counted = outBefore ? (wrong ? stays : []) : wrong ? [] : stays;
-  const counterSince = outBefore && wrong && now.zoneId !== null ? world.at : before.counterSince;
+  const again = outBefore && wrong && now.zoneId !== null;
+  const counted = again || (!outBefore && !wrong) ? stays : [];
+  const counterSince = again ? world.at : before.counterSince;
   const judged = dated({ ...before, counterSince, version }, world);
   const lies = judged.zoneId !== null && world.hasZone(judged.zoneId);
   const image = lies ? warmedMeanwhile(judged, world) : judged;

@@ -71,3 +71,4 @@ export { skipMealDoor } from './meals/skipMeal';
 export { eatMealDoor } from './meals/eatMeal';
 export { promiseAmountDoor } from './meals/promiseAmount';
 export { setRhythmDoor } from './meals/setRhythm';
+export { assembleDinnersDoor } from './meals/assembleDinners';
