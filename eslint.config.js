@@ -34,7 +34,7 @@ const CORE_FLOORS = [
   ['ledger'],
   ['labels'],
   ['stock'],
-  ['shopping', 'lump'],
+  ['shopping', 'lump', 'rounds', 'leaving', 'lookback'],
 ];
 
 const coreArrows = CORE_FLOORS.flatMap((rooms, floor) =>

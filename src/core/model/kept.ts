@@ -1,5 +1,6 @@
 import type { Cut, CutDecided, CutOpening, CutPlan, CutReading, CutSeen, DrillRecord } from './cut';
 import type { Meal, MealRhythm } from './meal';
+import type { Looked, Reset, Round, RoundRhythm } from './round';
 import type { LogDay, Thermometer } from './thermometer';
 import type { AmountUnit } from '../units/sayAmount';
 
@@ -76,6 +77,12 @@ export interface Kept {
   meal: Meal;
   /** How the household eats; one, under ''. */
   rhythm: MealRhythm;
+  round: Round;
+  /** Under the package. */
+  looked: Looked;
+  /** How often the household looks; one, under ''. */
+  'round-rhythm': RoundRhythm;
+  reset: Reset;
   /** Under the compartment and the day. */
   'log-day': LogDay;
   /** Groups of foods in the order of the household's own way through the shop; one, under ''. */
@@ -97,6 +104,10 @@ export const KEPT_KINDS = [
   'thermometer',
   'meal',
   'rhythm',
+  'round',
+  'looked',
+  'round-rhythm',
+  'reset',
   'log-day',
   'shop-order',
 ] as const satisfies (keyof Kept)[];

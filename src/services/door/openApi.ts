@@ -104,6 +104,7 @@ const READ: Record<string, [summary: string, query?: Joi.ObjectSchema, kind?: 'p
     'csv',
   ],
   '/api/v1/shopping': ['The shopping list, levels with what they lack, kits'],
+  '/api/v1/rounds/slip': ['What may be given away, with dates, as PDF', QUERIES.none, 'pdf'],
   '/api/v1/shopping/list': ['The shopping list as PDF', QUERIES.none, 'pdf'],
   '/api/v1/sheets': ['Lists printed for the doors, each against what is here now'],
   '/api/v1/sheets/print': ['A list for the door as PDF', QUERIES.sheet, 'pdf'],
@@ -113,6 +114,18 @@ const READ: Record<string, [summary: string, query?: Joi.ObjectSchema, kind?: 'p
   '/api/v1/outage/card': ['The card for a power cut on one page, as PDF', QUERIES.none, 'pdf'],
   '/api/v1/outage/losses': ['What was lost in a power cut, as PDF', QUERIES.losses, 'pdf'],
   '/api/v1/outage/losses/csv': ['The same as comma separated values', QUERIES.losses, 'csv'],
+  '/api/v1/rounds': [
+    'What wants eyes where, the round that is walked, and what is to be used up',
+    QUERIES.none,
+  ],
+  '/api/v1/rounds/reset': [
+    'A reset that is going on: what is out, with its minutes and its places',
+    QUERIES.none,
+  ],
+  '/api/v1/rounds/leaving': [
+    'What may be given away or composted in time, what turns, and room for a shop',
+    QUERIES.none,
+  ],
   '/api/v1/meals': ['A week of meals with what they take, and what must thaw when', QUERIES.meals],
   '/api/v1/outage/thermometers': [
     'Every compartment with its thermometer, its alarm and its log of the last days',

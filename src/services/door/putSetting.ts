@@ -51,6 +51,10 @@ export async function putSetting(db: Sql, householdId: number, setting: Setting)
     case 'thermometer':
     case 'meal':
     case 'rhythm':
+    case 'round':
+    case 'looked':
+    case 'round-rhythm':
+    case 'reset':
     case 'log-day':
     case 'shop-order':
       return putKept(db, householdId, setting);

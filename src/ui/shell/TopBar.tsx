@@ -32,7 +32,7 @@ export function TopBar({
             key={href}
             href={href}
             aria-current={here === href || (href !== '/' && here.startsWith(`${href}/`)) ? 'page' : undefined}
-            className="flex min-h-11 min-w-11 items-center justify-center rounded-part px-[3px] font-heading text-[0.9375rem] font-semibold text-slate-deep hover:bg-rime aria-[current=page]:bg-ink aria-[current=page]:text-snow min-[420px]:px-1.5 sm:px-3 sm:text-base"
+            className="flex min-h-11 items-center justify-center rounded-part font-heading text-[0.9375rem] font-semibold text-slate-deep [font-stretch:80%] hover:bg-rime aria-[current=page]:bg-ink aria-[current=page]:text-snow min-[380px]:min-w-11 min-[500px]:[font-stretch:100%] sm:px-2 sm:text-base 2xl:px-3"
           >
             {name}
           </Link>

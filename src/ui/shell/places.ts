@@ -4,6 +4,7 @@ export const PLACES = [
   { href: '/haul', name: 'Haul', key: 'h' },
   { href: '/stock', name: 'Stock', key: 's' },
   { href: '/meals', name: 'Meals', key: 'm' },
+  { href: '/rounds', name: 'Rounds', key: 'r' },
   { href: '/outage', name: 'Outage', key: 'o' },
   { href: '/ledger', name: 'Ledger', key: 'l' },
   { href: '/kitchen', name: 'Kitchen', key: 'k' },

@@ -159,6 +159,13 @@ const SETTING_KINDS: { readonly [K in Kind]: SettingKind<K> } = {
     }),
   },
   rhythm: keptKind('rhythm'),
+  round: keptKind('round'),
+  looked: {
+    ...keptKind('looked'),
+    needs: (subject) => ({ keptUnder: { looked: [subject] } }),
+  },
+  'round-rhythm': keptKind('round-rhythm'),
+  reset: keptKind('reset'),
   'log-day': {
     ...keptKind('log-day'),
     needs: (subject) => ({ keptUnder: { 'log-day': [subject] } }),

@@ -1,0 +1,29 @@
+import type { CommandKind } from '../../model/command';
+import { Refusal } from '../../model/refusal';
+import { keptDecided } from '../settings/keptDecided';
+
+interface Beginning {
+  /** Its own id. */
+  round: string;
+  /** In the order of doors. */
+  zones: string[];
+}
+
+/** Begins a round along zones; everybody walks the same one. @throws Refusal `round` when one is open */
+export const beginRoundCommand: CommandKind<Beginning> = {
+  type: 'round.begin',
+  needs: () => ({ kept: ['round'] }),
+  decide: ({ round: id, zones }, world) => {
+    if (world.keptAll('round').some(({ ended }) => ended === null))
+      throw new Refusal('round', 'A round is being walked already: go on with it.');
+    const steps = zones.map((zone) => ({ zone, name: world.zone(zone).name, step: 'open' as const }));
+    const round = { id, begun: world.at, ended: null, zones: steps };
+    return keptDecided(
+      world,
+      'round',
+      id,
+      round,
+      `Round begun: ${steps.map(({ name }) => name).join(', ')}.`,
+    );
+  },
+};
