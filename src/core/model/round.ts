@@ -24,6 +24,7 @@ export interface Looked {
   /** When the clock that is watched began, and in which state it is kept. */
   began: CalendarDate;
   frozen: boolean;
+  opened: boolean;
   /** The last day it was fine, and the first it was not; `null`: never seen so. */
   fineOn: CalendarDate | null;
   turnedOn: CalendarDate | null;

@@ -15,6 +15,7 @@ import {
 import { keepingSchema, portionsSchema } from '../calculators/estimates';
 import { freezeSchema, thawSchema } from '../calculators/heat';
 import { lumpSchema } from '../lump/lump';
+import { chartSchema } from '../lookback/saveLookBack';
 import { suggestSchema } from '../meals/suggest';
 import { logTextSchema } from '../outage/readLog';
 import { outageSchema } from '../outage/outage';
@@ -114,6 +115,11 @@ const READ: Record<string, [summary: string, query?: Joi.ObjectSchema, kind?: 'p
   '/api/v1/outage/card': ['The card for a power cut on one page, as PDF', QUERIES.none, 'pdf'],
   '/api/v1/outage/losses': ['What was lost in a power cut, as PDF', QUERIES.losses, 'pdf'],
   '/api/v1/outage/losses/csv': ['The same as comma separated values', QUERIES.losses, 'csv'],
+  '/api/v1/look-back': [
+    'What twelve months teach: losses, ages, fill, first out kept, how long food lasts here',
+    QUERIES.none,
+  ],
+  '/api/v1/look-back/csv': ['The figures of one chart as CSV', chartSchema, 'csv'],
   '/api/v1/rounds': [
     'What wants eyes where, the round that is walked, and what is to be used up',
     QUERIES.none,

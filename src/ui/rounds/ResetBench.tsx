@@ -177,7 +177,7 @@ function OutCard({ thing: { view, from, better } }: { thing: ResetThing }) {
         <h2 className="mr-auto text-xl">
           {view.food.name} {say(view.amount_words)} <span className="text-slate">{view.code}</span>
         </h2>
-        <p className={pressing ? 'font-semibold text-ember' : 'text-slate'}>
+        <p className={pressing ? 'font-semibold text-beet' : 'text-slate'}>
           {view.minutes_left === null ? 'may stand out' : `${view.minutes_left} min left`}
         </p>
       </div>

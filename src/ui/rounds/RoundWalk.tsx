@@ -33,7 +33,9 @@ export function RoundWalk({
   );
   const zone = zones[at];
   // Each zone begins at its top, also where the last one was long.
-  useEffect(() => window.scrollTo({ top: 0 }), [at]);
+  useEffect(() => {
+    window.scrollTo({ top: 0 });
+  }, [at]);
   const look = (
     { id, version }: Pick<PackageView, 'id' | 'version'>,
     finding: Finding,

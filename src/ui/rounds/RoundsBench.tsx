@@ -166,7 +166,7 @@ export function RoundsBench({ view: given }: { view: RoundsView }) {
                         {one.code} · {one.place}
                       </span>
                       <span className="ml-auto">
-                        {one.found && <span className="text-ember">found turning · </span>}
+                        {one.found && <span className="text-beet">found turning · </span>}
                         {one.due_words}
                       </span>
                     </button>

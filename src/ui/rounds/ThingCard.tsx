@@ -55,8 +55,8 @@ export function ThingCard({ thing, onLook }: { thing: RoundThing; onLook: (findi
       <p>
         <DueWords view={view} /> · {thing.age_words}
         {view.opened ? ' · open' : ''}
-        {thing.missing && <b className="text-ember"> · not there last time</b>}
-        {signs.overYear && <b className="text-ember"> · frozen for over a year: it is dry by now</b>}
+        {thing.missing && <b className="text-beet"> · not there last time</b>}
+        {signs.overYear && <b className="text-beet"> · frozen for over a year: it is dry by now</b>}
       </p>
       <p className="text-[0.9375rem] text-slate">
         {out ? 'Past its use by: out, however it looks (K2).' : `Look for: ${signs.look}. `}

@@ -98,7 +98,7 @@ function assembleDinners(command: Assembling, world: World): LedgerEvent[] {
     const { oldCodes: _old, ...fresh } = made;
     const after: Package = { ...moveTo(fresh, command.zone, world).after, version: 1 };
     const says = `${called} ${sayAmount(amount, 'g')}${whose === '' ? '' : ` for ${whose}`} as ${after.code}.`;
-    return { type: 'package.stored', before: null, after, says };
+    return { type: 'package.assembled', before: null, after, says };
   });
   return [...dinners, ...left];
 }

@@ -40,7 +40,8 @@ function eventsOf(
         now.governingKind === 'best-by' && now.answer === null && now.governingDate <= world.today;
       if (!rests && !move) return [];
       const after = once(rests ? { ...now, answer } : now);
-      return [{ type: 'package.looked', before, after, says: `${name} is fine${moved}.` }];
+      const type = move ? 'package.moved' : 'package.looked';
+      return [{ type, before, after, says: `${name} is fine${moved}.` }];
     }
     case 'turning': {
       const after = once(withEvents(now, [{ did: 'found-turning', on: world.today }], world));
@@ -71,7 +72,16 @@ function lookedAfter(found: Package, { finding, round }: Looking, last: Looked |
   const same = last !== null && last.began === began && last.frozen === frozen ? last : null;
   const seen = finding === 'turning' || finding === 'bad';
   return {
-    ...{ package: found.id, food: found.foodId, began, frozen, on: world.today, finding, round },
+    ...{
+      package: found.id,
+      food: found.foodId,
+      began,
+      frozen,
+      opened: found.openedOn !== null,
+      on: world.today,
+      finding,
+      round,
+    },
     fineOn: finding === 'fine' ? world.today : (same?.fineOn ?? null),
     turnedOn: same?.turnedOn ?? (seen ? world.today : null),
     missing: finding === 'missing' ? (last?.missing ?? { on: world.today, round }) : null,

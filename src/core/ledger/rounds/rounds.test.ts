@@ -128,6 +128,20 @@ it('what a food’s keeping is learnt from: the last fine day, the first turned 
   });
 });
 
+it('what was put back from a reset and undone stands there again; then the reset itself is undone, its minutes kept', () => {
+  const { one, run, undo } = house();
+  const begun = run('reset.begin', { reset: 'x', zones: ['shelf'] });
+  const back = run(
+    'package.move',
+    { package: one('Ham').id, version: one('Ham').version, zone: 'shelf' },
+    at(1, 13),
+  );
+  undo(back, at(1, 13));
+  expect(one('Ham')).toMatchObject({ zoneId: null, counterSince: at(1, 13) });
+  run('ledger.undo', { command: begun, meanwhile: 'out' }, at(1, 13));
+  expect(one('Ham')).toMatchObject({ zoneId: 'shelf', counterMinutes: 60 });
+});
+
 it('a reset puts all of a zone on the counter with its clock; half done it is safe; one undo puts it back', () => {
   const { store, one, run, undo } = house();
   const before = ['Carrots', 'Ham', 'Stew', 'Peas'].map((name) => one(name).zoneId);

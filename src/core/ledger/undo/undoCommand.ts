@@ -104,9 +104,24 @@ function withoutPastPromises(found: Package, world: World): Package {
   return { ...found, promised: promised.filter(({ meal }) => world.kept('meal', meal)?.state === 'planned') };
 }
 
-/** True when two images differ in nothing but the version: what came between was itself undone. */
+/** A package without its minutes out of the cold and what they do to its dates: those stay, whatever is undone. */
+function withoutStays({ history, ...found }: Package): object {
+  return {
+    ...found,
+    ...{ version: 0, counterSince: '', counterMinutes: 0, trail: [], condemned: false },
+    ...{ useBy: '', bestBy: '', governingDate: '', governingKind: '' },
+    history: history.filter(({ did }) => did !== 'counter'),
+  };
+}
+
+/**
+ * True when two images differ in nothing but the version: what came between was itself undone. On the counter in both, only the minutes
+ * may differ: it was put back, that was undone, and it stands there again.
+ */
 function sameState(a: Package, b: Package): boolean {
-  return dequal({ ...a, version: 0 }, { ...b, version: 0 });
+  if (dequal({ ...a, version: 0 }, { ...b, version: 0 })) return true;
+  const out = [a, b].every(({ gone, counterSince }) => gone === null && counterSince !== null);
+  return out && dequal(withoutStays(a), withoutStays(b));
 }
 
 function sayNow(now: Package): string {
