@@ -5,7 +5,9 @@ import { jobDue } from '@/core/kitchen/jobDue';
 import type { Job } from '@/core/model/setting';
 import { sql } from '@/store/database';
 import { readJobs } from '@/store/jobs';
-import { readThawing } from '@/store/today';
+import { promisesOf } from '@/core/firstout/promised';
+import { isHandsOff } from '@/core/ledger/package/kept';
+import { readComing, readThawing } from '@/store/today';
 import { keptThawSteps } from '../meals/thawSteps';
 import type { HouseholdContext } from '../household/context';
 import { toPackageView } from '../stock/packageView';
@@ -13,10 +15,12 @@ import { toPackageView } from '../stock/packageView';
 /** One job of the day. */
 export interface JobView {
   id: string;
-  kind: 'thaw' | Job['kind'];
+  kind: 'thaw' | 'freeze' | Job['kind'];
   says: string;
   /** The package it is about; `null`: none. */
   code: string | null;
+  /** The page where it is done; left out: none of its own. */
+  href?: string;
   /** The same in two or three words, for a small space. */
   short: string;
   /** "due today", "since Mon". */
@@ -75,6 +79,40 @@ async function moveDown(context: HouseholdContext): Promise<JobView[]> {
   });
 }
 
+/** Days ahead of its date that what nothing is planned for is named while freezing still makes sense; docs/simulated-years.md says why two. */
+const FREEZE_AHEAD_DAYS = 2;
+const MOST_COMING = 100;
+
+/** What nobody will have eaten by its date and the freezer keeps: one line for all of it. */
+async function freezeInTime({ household, reference, today }: HouseholdContext): Promise<JobView[]> {
+  const on = addDays(today, FREEZE_AHEAD_DAYS);
+  const coming = await readComing(sql(), household.id, {
+    today,
+    limit: MOST_COMING,
+    zoneIds: null,
+    frozen: false,
+  });
+  const its = coming.filter(
+    (found) =>
+      found.governingDate === on &&
+      found.state === 'chilled' &&
+      found.answer === null &&
+      promisesOf(found, today).length === 0 &&
+      !isHandsOff(found, today) &&
+      (reference.byId.get(found.foodId)?.freezeFit ?? 'no') !== 'no',
+  );
+  if (its.length === 0) return [];
+  const names = [...new Set(its.map(({ called }) => called))];
+  return [
+    {
+      ...{ id: 'freeze', kind: 'freeze', code: null, href: '/rounds/leaving', done: null },
+      says: `Freeze in time, or plan: ${names.join(', ')}; nothing is planned for it by ${sayDueDate(on, today)}`,
+      short: its.length === 1 ? `Freeze ${names[0] ?? ''} in time` : `Freeze ${its.length} in time`,
+      due_words: `nothing planned by ${sayDueDate(on, today)}`,
+    },
+  ];
+}
+
 /** "16:20", "Sat 18:00", by the household's clock. */
 function sayTimeOn(at: string, { household, today }: HouseholdContext): string {
   const day = dateInZone(at, household.timeZone);
@@ -89,10 +127,11 @@ function sayTimeOn(at: string, { household, today }: HouseholdContext): string {
 /** Thaw steps, rounds and upkeep that are due today. */
 export async function readJobsOfTheDay(context: HouseholdContext): Promise<JobView[]> {
   const { household, today } = context;
-  const [thawing, jobs, down] = await Promise.all([
+  const [thawing, jobs, down, freeze] = await Promise.all([
     readThawing(sql(), household.id, MOST_THAWING),
     readJobs(sql(), household.id),
     moveDown(context),
+    freezeInTime(context),
   ]);
   const thaw = thawing.map((found): JobView => {
     const view = toPackageView(found, context);
@@ -115,12 +154,14 @@ export async function readJobsOfTheDay(context: HouseholdContext): Promise<JobVi
   return [
     ...down,
     ...thaw,
+    ...freeze,
     ...due.map(({ job, on }): JobView => {
       const late = daysBetween(on, today);
       return {
         id: job.id,
         kind: job.kind,
         code: null,
+        ...(job.kind === 'round' ? { href: '/rounds' } : {}),
         says: job.name,
         short: job.name,
         due_words: late === 0 ? 'due today' : `due ${late === 1 ? '1 day' : `${late} days`} ago`,

@@ -1,5 +1,6 @@
 'use client';
 
+import Link from 'next/link';
 import type { JobView } from '@/services/today/jobs';
 import { useDoor } from '../door/useDoor';
 
@@ -87,6 +88,13 @@ function JobWords({ job }: { job: JobView }) {
       <span className="block text-[0.9375rem] text-slate">{job.due_words}</span>
     </>
   );
+  if (job.href !== undefined) {
+    return (
+      <Link href={job.href} className="min-h-11 py-1 pr-2 pl-3 whitespace-nowrap" aria-label={job.says}>
+        {words}
+      </Link>
+    );
+  }
   if (job.code === null) {
     return (
       <span className="py-1 pl-3 whitespace-nowrap" title={job.says}>
