@@ -21,7 +21,7 @@ export default async () => ({
   testTimeout: 180_000,
   projects: [
     await project('unit', {
-      testMatch: ['<rootDir>/src/**/*.test.ts', '<rootDir>/tests/judge/**/*.test.ts'],
+      testMatch: ['src', 'tests/judge', 'scripts'].map((room) => `<rootDir>/${room}/**/*.test.ts`),
     }),
     await project('integration', { testMatch: ['<rootDir>/tests/integration/**/*.test.ts'] }),
   ],

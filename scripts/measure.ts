@@ -17,7 +17,8 @@ import { placeToPlace } from './measurePlaces';
 import { coverage, judgedAndForecast } from './measureCuts';
 import { measureMeals } from './measureMeals';
 import { quantile } from './quantile';
-import { scrollStock, stockFewAgainstMany, twentyTakers } from './measureStock';
+import { roundsAndLookBack } from './measureRounds';
+import { scrollStock, type Side, stockFewAgainstMany, twentyTakers } from './measureStock';
 import { dragAmong200, fitOf20Kinds, type Measured, placement60 } from './measureKitchen';
 
 const BASE = process.env.BASE_URL ?? 'http://localhost:3000';
@@ -249,24 +250,29 @@ function governingDates(count = 100_000): Measured[] {
 }
 
 /** The stock of 20,000 against 200, twenty takers, and scrolling. */
-async function stockMany(): Promise<Measured[]> {
+/** Works with the small household and the large one, and lets go of both. */
+async function bothSides(work: (small: Side, large: Side) => Promise<Measured[]>): Promise<Measured[]> {
   const [few, many] = await Promise.all([
     connect(process.env.DATABASE_URL),
     connect(process.env.LARGE_DATABASE_URL),
   ]);
-  const small = { base: BASE, db: few.db, household: few.household.id };
-  const large = { base: LARGE, db: many.db, household: many.household.id };
   try {
-    return [
-      ...(await stockFewAgainstMany(small, large)),
-      ...(await scrollStock(large)),
-      ...(await twentyTakers(large, Number(process.env.TAKERS_SECONDS ?? 180))),
-    ];
+    return await work(
+      { base: BASE, db: few.db, household: few.household.id },
+      { base: LARGE, db: many.db, household: many.household.id },
+    );
   } finally {
     await few.db.end();
     await many.db.end();
   }
 }
+
+const stockMany = (): Promise<Measured[]> =>
+  bothSides(async (small, large) => [
+    ...(await stockFewAgainstMany(small, large)),
+    ...(await scrollStock(large)),
+    ...(await twentyTakers(large, Number(process.env.TAKERS_SECONDS ?? 180))),
+  ]);
 
 /** What is measured, by name; `BENCH_ONLY` chooses some of them. */
 const WORK: Record<string, () => Promise<Measured[]> | Measured[]> = {
@@ -280,6 +286,7 @@ const WORK: Record<string, () => Promise<Measured[]> | Measured[]> = {
   forecast: duringForecast,
   cuts: () => [...judgedAndForecast(), ...coverage()],
   meals: measureMeals,
+  rounds: () => bothSides(roundsAndLookBack),
   places: () => placeToPlace(BASE),
   commands: commandsPerSecond,
   households: tenHouseholds,

@@ -42,7 +42,7 @@ async function tell({ base, household }: Side, command: Record<string, unknown>)
 }
 
 /** A ledger as long as years make it: small events of packages that are here, older than everything else. */
-async function lengthen({ db, household }: Side, events: number): Promise<void> {
+export async function lengthen({ db, household }: Side, events: number): Promise<void> {
   await db.query(
     `INSERT INTO command (id, household_id, type, digest, at, recorded_at, says, response)
      SELECT UUID(), ?, 'package.answer', '', NOW(3) - INTERVAL 90 DAY, NOW(3) - INTERVAL 90 DAY, 'Looked at.', '{}'

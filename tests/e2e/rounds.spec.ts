@@ -6,6 +6,7 @@ import { expect, test } from './page';
 
 interface Told {
   id: string;
+  version: number;
   code: string;
   zone: { id: string; name: string } | null;
   food: { name: string };
@@ -229,4 +230,32 @@ test('surplus is given away, compost composted, and a plan makes room for a shop
   await expectAccessible(page);
   const slip = await page.request.get('/api/v1/rounds/slip');
   expect((await slip.body()).subarray(0, 5).toString()).toBe('%PDF-');
+});
+
+test('what was lost stands in the charts, each with a summary, a table and a file; nothing is learnt from nothing', async ({
+  page,
+}) => {
+  const before = await stock(page);
+  const bin = [...before.values()].filter(({ zone }) => zone?.name === 'Leaf drawer').slice(0, 2);
+  for (const { id, version } of bin) {
+    const told = { id: crypto.randomUUID(), type: 'package.discard', package: id, version };
+    const data = { ...told, amount: null, reason: 'spoiled' };
+    expect((await page.request.post('/api/v1/commands', { data })).status()).toBe(200);
+  }
+  await page.goto('/ledger/look-back');
+  const chart = page.getByRole('figure', { name: 'Lost, and why' });
+  await expect(chart.getByRole('img').first()).toHaveAccessibleName(/^Lost, and why\. Lost: .*The most: spoiled/);
+  await expect(chart.locator('.js-plotly-plot, .main-svg').first()).toBeVisible();
+  await chart.getByRole('button', { name: 'Money' }).click();
+  await chart.getByText('As a table').click();
+  await expect(chart.getByRole('rowheader', { name: 'spoiled' })).toBeVisible();
+  await expectAccessible(page);
+  const [saved] = await Promise.all([
+    page.waitForEvent('download'),
+    chart.getByRole('link', { name: 'CSV' }).click(),
+  ]);
+  expect(saved.suggestedFilename()).toBe('look-back.csv');
+  await expect(page.getByRole('region', { name: 'How long it really lasts here' })).toContainText(
+    'until then the published figure counts',
+  );
 });

@@ -16,7 +16,7 @@ import {
 /** A week that is being planned, meal by meal in order of time: what is left of each package, and how often a main was had. */
 export interface WeekPlan {
   kase: WeekCase;
-  left: number[];
+  left: Float64Array;
   often: Map<string, number>;
   /** What never changes while a week is tried in many ways. */
   known: {
@@ -64,13 +64,26 @@ function fail(): never {
 
 /** A week with nothing planned. @param known of the same case, so that it need not be found again */
 export function emptyPlan(kase: WeekCase, known = knownOf(kase)): WeekPlan {
-  return { kase, left: kase.packs.map(({ grams }) => grams), often: new Map(), known };
+  return { kase, left: Float64Array.from(kase.packs, ({ grams }) => grams), often: new Map(), known };
 }
 
+/** The same plan to go on from in another way. */
+export const copyPlan = (plan: WeekPlan): WeekPlan => ({
+  ...plan,
+  left: plan.left.slice(),
+  often: new Map(plan.often),
+});
+
+/** How much of what passes its date a meal takes: as much as it can, what is eaten, or the least that makes a meal. */
+export const HOW_MUCH = ['most', 'enough', 'least'] as const;
+export type HowMuch = (typeof HOW_MUCH)[number];
+
 /** Packages of a food that a meal takes, first out: as much as is eaten, more of what passes its date; nothing when it is too little. */
-function taken({ kase, left, known }: WeekPlan, m: number, food: string): WeekUse[] {
+function taken({ kase, left, known }: WeekPlan, m: number, food: string, much: HowMuch): WeekUse[] {
   const here = known.may[m]?.get(food);
   if (!here) return [];
+  const cap = much === 'most' ? here.most : here.need * (much === 'enough' ? 1 : LEAST_SHARE);
+  const most = Math.min(here.most, Math.ceil(cap));
   const uses: WeekUse[] = [];
   let sum = 0;
   // One that is too large may be passed over for another of the same day, never for a younger one.
@@ -81,8 +94,10 @@ function taken({ kase, left, known }: WeekPlan, m: number, food: string): WeekUs
     if (!pack || rest <= 0) continue;
     if (passed !== null && pack.governingDate !== passed) break;
     const due = known.due[at] === true;
-    if (!due && sum >= LEAST_SHARE * here.need) break;
-    const grams = pack.splits ? Math.min(rest, Math.floor((due ? here.most : here.need) - sum)) : rest;
+    if (sum >= (due ? most : LEAST_SHARE * here.need)) break;
+    const grams = pack.splits
+      ? Math.min(rest, Math.floor((due ? most : Math.min(most, here.need)) - sum))
+      : rest;
     if (grams <= 0) break;
     if (sum + grams > here.most + 1e-9) {
       passed = pack.governingDate;
@@ -116,6 +131,7 @@ export function planMeal(
   m: number,
   main: string | null,
   beside: readonly string[] = plan.known.sides[m] ?? [],
+  [much, muchBeside]: readonly [HowMuch, HowMuch] = ['most', 'most'],
 ): WeekUse[] {
   const { kase, left, often, known } = plan;
   const uses: WeekUse[] = [];
@@ -125,7 +141,7 @@ export function planMeal(
     return more.length > 0;
   };
   const has = main !== null && known.mains[m]?.has(main) === true && (often.get(main) ?? 0) < MOST_OFTEN;
-  if (main !== null && (!has || !put(taken(plan, m, main)))) return [];
+  if (main !== null && (!has || !put(taken(plan, m, main, much)))) return [];
   if (main !== null) often.set(main, (often.get(main) ?? 0) + 1);
   const foodOf = (id: string) => kase.packs[known.foods.get(id)?.[0] ?? -1]?.food;
   const mainFood = main === null ? undefined : foodOf(main);
@@ -134,7 +150,7 @@ export function planMeal(
     if (sides === MOST_SIDES) break;
     const food = foodOf(side);
     if (!food || (mainFood && clash(mainFood, food, kase.apart))) continue;
-    if (put(taken(plan, m, side))) sides += 1;
+    if (put(taken(plan, m, side, muchBeside))) sides += 1;
   }
   return uses;
 }

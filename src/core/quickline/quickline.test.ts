@@ -1,3 +1,5 @@
+import fc from 'fast-check';
+import { sayPackSizes } from '../portions/sayPackSizes';
 import { index } from '../../../tests/fixtures/reference';
 import { completeQuickLine } from './completeQuickLine';
 import { parseQuickLine } from './parseQuickLine';
@@ -146,4 +148,79 @@ describe('finishing a line', () => {
       'butter 1 kg > top shelf larder fridge ',
     );
   });
+});
+
+it('no order of words, and nothing that is offered for it, ends in anything but an answer: packs are whole numbers', () => {
+  const word = fc.constantFrom(
+    ...[
+      'quark',
+      'mince',
+      'eggs',
+      'broth',
+      'frozen',
+      'cooked',
+      'yesterday',
+      'each',
+      'in all',
+      'jars',
+      'boxes',
+      'cubes',
+      'flat',
+    ],
+    ...[
+      '500 g',
+      '1.5 kg',
+      '2 lb',
+      '300 ml',
+      '1.80',
+      '0.5',
+      '2',
+      '12',
+      '1 ½',
+      'half a',
+      'a dozen',
+      '-3',
+      '0',
+      '999999',
+    ],
+    ...[
+      'x',
+      '×',
+      '/',
+      '@',
+      '€',
+      '>',
+      'layer 1',
+      'door',
+      'bb 4 dec',
+      'ub',
+      'for sat',
+      'like',
+      'in',
+      'of',
+      ',',
+      '/ 1.8',
+      '× 1.8',
+      'x3',
+    ],
+  );
+  fc.assert(
+    fc.property(fc.array(word, { minLength: 1, maxLength: 8 }), (words) => {
+      const text = words.join(' ');
+      const first = read(text);
+      const offered = first.faults
+        .flatMap(({ from, to, candidates }) =>
+          candidates.map((one) => `${text.slice(0, from)}${one}${text.slice(to)}`),
+        )
+        .slice(0, 6);
+      for (const line of [first.line, ...offered.map((one) => read(one).line)]) {
+        if (!line) continue;
+        expect([text, Number.isInteger(line.packs), line.packs >= 1, Number.isInteger(line.amount)]).toEqual([
+          ...[text, true, true, true],
+        ]);
+        expect(() => sayPackSizes(line.amount, line.packs, line.unit)).not.toThrow();
+      }
+    }),
+    { numRuns: 3000 },
+  );
 });

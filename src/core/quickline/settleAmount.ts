@@ -143,6 +143,10 @@ function weighed(
     draft.part('amount', amount.first, amount.to, n === 1 ? says : `${says} each`);
     return { amount: Math.round(amount.amount * n), unit: amount.unit, packs: n };
   }
+  if (!Number.isInteger(n)) {
+    draft.fault(first, to, `${n} what? A price is written with @ before it.`, [`@ ${n.toFixed(2)}`]);
+    return null;
+  }
   draft.fault(first, to, `${says} each, or ${says} in all?`, [`× ${n} each`, `/ ${n}`]);
   return null;
 }
@@ -205,7 +209,7 @@ export function settleAmount(draft: QuickDraft, food: SettledFood): SettledAmoun
   const whole = splitUp(draft, settled, food);
   const fault = amountFault(whole.amount, whole.unit);
   const at = amount ?? told;
-  if (at && (fault || whole.packs > MOST_PACKS)) {
+  if (at && (fault || whole.packs > MOST_PACKS || !Number.isInteger(whole.packs))) {
     draft.fault(at.first, at.to, fault ?? `Packs are whole numbers from 1 to ${MOST_PACKS}.`);
     return null;
   }

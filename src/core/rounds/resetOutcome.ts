@@ -37,7 +37,8 @@ export function resetOutcome(
     const found = now.get(one.package);
     if (!found) continue;
     const before = litresOf({ ...found, amount: one.amount });
-    const stays = found.gone === null && found.zoneId !== null && zones.includes(found.zoneId);
+    // What still stands out comes back yet.
+    const stays = found.gone === null && (found.zoneId === null || zones.includes(found.zoneId));
     outcome.litres += before - (stays ? litresOf(found) : 0);
     if (found.gone !== null) outcome.gone++;
     else if (found.zoneId !== null) {

@@ -1,10 +1,16 @@
 'use client';
 
+import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import type { LookBackView } from '@/services/lookback/lookBack';
 import { useDoor } from '../door/useDoor';
 import { useSay } from '../units/useSay';
-import { LookBackChart } from './LookBackChart';
+
+// The chart library knows no server.
+const LookBackChart = dynamic(() => import('./LookBackChart').then((module) => module.LookBackChart), {
+  ssr: false,
+  loading: () => <div className="card h-96 p-4 text-slate">Drawing …</div>,
+});
 
 /** What a year teaches: what was lost and why, whether the oldest went first, how long food really keeps here. */
 export function LookBackBench({ view }: { view: LookBackView }) {

@@ -33,7 +33,7 @@ const readTimes: Reader = (draft, token, at) => {
 function count(draft: QuickDraft, told: QuickDraft['counts'][number]): void {
   const { n, kind, first, to } = told;
   const packs = kind === 'times' || kind === 'vessel';
-  const half = n === 0.5 || kind !== 'vessel';
+  const half = n === 0.5 && kind === 'vessel';
   if (!(n > 0)) draft.fault(first, to, 'The amount must be more than zero.');
   else if (packs && !Number.isInteger(n) && !half)
     draft.fault(first, to, `Packs are whole numbers from 1 to ${MOST_PACKS}.`);
