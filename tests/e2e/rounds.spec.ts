@@ -244,7 +244,9 @@ test('what was lost stands in the charts, each with a summary, a table and a fil
   }
   await page.goto('/ledger/look-back');
   const chart = page.getByRole('figure', { name: 'Lost, and why' });
-  await expect(chart.getByRole('img').first()).toHaveAccessibleName(/^Lost, and why\. Lost: .*The most: spoiled/);
+  await expect(chart.getByRole('img').first()).toHaveAccessibleName(
+    /^Lost, and why\. Lost: .*The most: spoiled/,
+  );
   await expect(chart.locator('.js-plotly-plot, .main-svg').first()).toBeVisible();
   await chart.getByRole('button', { name: 'Money' }).click();
   await chart.getByText('As a table').click();

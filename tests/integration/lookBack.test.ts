@@ -87,7 +87,8 @@ it('the charts agree with the ledger: by reason, food, zone and month; parts cou
   const csv = await (await fetch(`${BASE}/api/v1/look-back/csv?chart=reason`)).text();
   expect(csv).toContain('weight_g,money_money');
   expect((await get('/api/v1/look-back/csv?chart=nothing')).status).toBe(404);
-  for (const id of [...told.reverse(), haul]) await command({ type: 'ledger.undo', command: id, meanwhile: 'cold' });
+  for (const id of [...told.reverse(), haul])
+    await command({ type: 'ledger.undo', command: id, meanwhile: 'cold' });
   expect(totals(await view(), 'reason')).toEqual(totals(before, 'reason'));
   expect((await get(`/api/v1/packages/${a.code}`)).status).toBe(404);
 });

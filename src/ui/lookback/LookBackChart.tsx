@@ -4,7 +4,7 @@ import { Download } from 'lucide-react';
 import Plotly from 'plotly.js-basic-dist-min';
 import { useEffect, useRef, useState } from 'react';
 import { sayAmount, sayMoney } from '@/core/units/sayAmount';
-import type { LookBackChart as Chart } from '@/services/lookback/lookBack';
+import type { LookBackChart as Chart } from '@/services/lookback/charts';
 import { token } from '../chart/token';
 import { useSay } from '../units/useSay';
 import { useWording } from '../units/useWording';
