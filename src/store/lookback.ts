@@ -17,8 +17,8 @@ export interface LostRow {
 }
 
 /**
- * What was thrown out, composted or never found again since an instant, and not undone (EXPLAIN: ranges over event_of_type). Of a part
- * only the part counts.
+ * What was thrown out, composted or never found again since an instant, and not undone (EXPLAIN: range over event_lost, by
+ * the index alone). Of a part only the part counts.
  */
 export async function readLost(sql: Sql, householdId: number, since: string): Promise<LostRow[]> {
   const rows = await sql.rows<{
@@ -31,32 +31,18 @@ export async function readLost(sql: Sql, householdId: number, since: string): Pr
     pieces: number | string;
     minor: number | string;
   }>(
-    `SELECT reason, food_id, zone_id, month,
+    `SELECT event.lost_reason AS reason, event.lost_food AS food_id, event.lost_zone AS zone_id,
+            DATE_FORMAT(event.at, '%Y-%m') AS month,
             COUNT(*) AS times,
-            SUM(IF(unit = 'pc', 0, amount)) AS grams,
-            SUM(IF(unit = 'pc', amount, 0)) AS pieces,
-            SUM(minor) AS minor
-       FROM (SELECT IF(event.type = 'package.discarded',
-                       COALESCE(JSON_VALUE(event.after_image, '$.gone.reason'), 'spoiled'),
-                       SUBSTRING(event.type, 9)) AS reason,
-                    package.food_id,
-                    JSON_VALUE(event.before_image, '$.zoneId') AS zone_id,
-                    DATE_FORMAT(event.at, '%Y-%m') AS month,
-                    package.unit,
-                    CAST(JSON_VALUE(event.before_image, '$.amount') AS SIGNED)
-                      - IF(JSON_VALUE(event.after_image, '$.gone.how') IS NULL,
-                           CAST(JSON_VALUE(event.after_image, '$.amount') AS SIGNED), 0) AS amount,
-                    COALESCE(CAST(JSON_VALUE(event.before_image, '$.priceMinor') AS SIGNED), 0)
-                      - IF(JSON_VALUE(event.after_image, '$.gone.how') IS NULL,
-                           COALESCE(CAST(JSON_VALUE(event.after_image, '$.priceMinor') AS SIGNED), 0), 0) AS minor
-               FROM ledger_event AS event
-               JOIN command ON command.id = event.command_id
-               JOIN package ON package.id = event.package_id
-              WHERE event.household_id = :householdId
-                AND event.type IN ('package.discarded', 'package.composted', 'package.lost')
-                AND event.at >= :since
-                AND event.before_image IS NOT NULL
-                AND command.undone_by IS NULL) AS lost
+            SUM(IF(event.lost_unit = 'pc', 0, event.lost_amount)) AS grams,
+            SUM(IF(event.lost_unit = 'pc', event.lost_amount, 0)) AS pieces,
+            SUM(event.lost_minor) AS minor
+       FROM ledger_event AS event
+       JOIN command ON command.id = event.command_id
+      WHERE event.household_id = :householdId
+        AND event.lost = TRUE
+        AND event.at >= :since
+        AND command.undone_by IS NULL
       GROUP BY reason, food_id, zone_id, month`,
     { householdId, since: toSqlInstant(since) },
   );
@@ -108,13 +94,10 @@ export async function readStays(sql: Sql, householdId: number, since: string): P
     unit: AmountUnit;
   }>(
     `SELECT id, food_id, state, start_on, opened, first_out, litres, amount, unit,
-            JSON_VALUE(image, '$.cameOn') AS came_on,
-            JSON_VALUE(image, '$.gone.on') AS gone_on,
-            JSON_VALUE(image, '$.gone.how') AS gone_how,
-            JSON_VALUE(image, '$.gone.reason') AS reason
+            came_on, gone_on, gone_how, gone_reason AS reason
        FROM package
       WHERE household_id = :householdId
-        AND (here = TRUE OR JSON_VALUE(image, '$.gone.on') >= :since)`,
+        AND (here = TRUE OR gone_on >= :since)`,
     { householdId, since },
   );
   return rows
