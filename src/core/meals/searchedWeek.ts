@@ -11,7 +11,7 @@ import {
 import { MOST_SIDES, type WeekCase, type WeekUse, worthOfWeek } from './weekRules';
 
 const SEED = 11;
-const TRIES = 24_000;
+const TRIES = 14_000;
 /** So often the finished week is gone through meal by meal for something better. */
 const MOST_PASSES = 4;
 /** A worse week is taken now and then at first, hardly ever at the end, g. */

@@ -76,7 +76,7 @@ export function lostChart(
 }
 
 export function ageChart(
-  rows: readonly { startOn: string; state: string }[],
+  rows: readonly { startOn: string; frozen: boolean }[],
   today: CalendarDate,
 ): LookBackChart {
   const labels = [
@@ -97,8 +97,8 @@ export function ageChart(
   };
   const count = (frozen: boolean): number[] => {
     const values = labels.map(() => 0);
-    for (const { startOn, state } of rows)
-      if ((state === 'frozen') === frozen) {
+    for (const { startOn, frozen: its } of rows)
+      if (its === frozen) {
         const at = bucket(startOn);
         values[at] = (values[at] ?? 0) + 1;
       }

@@ -7,7 +7,6 @@ import { readKept } from '@/store/kept';
 import { readCameIn, readLost, readStays } from '@/store/lookback';
 import { type HouseholdContext, viewContext } from '../household/context';
 import { keptSince } from '../household/kept';
-import { readStockRows } from '../stock/stockRows';
 import { ageChart, fillChart, type LookBackChart, lostBy, lostChart, REASONS } from './charts';
 import { findingsOf, type LearnedView, learnedOf } from './learned';
 
@@ -36,11 +35,10 @@ async function lookBack(context: HouseholdContext): Promise<LookBackView> {
   const { household, kitchen, reference, today } = context;
   const from = addDays(today, -DAYS);
   const since = `${from}T00:00:00.000Z`;
-  const [lost, stays, cameIn, rows, kept] = await Promise.all([
+  const [lost, stays, cameIn, kept] = await Promise.all([
     readLost(sql(), household.id, since),
     readStays(sql(), household.id, from),
     readCameIn(sql(), household.id, since),
-    readStockRows(household, today),
     readKept(sql(), household.id, ['looked']),
   ]);
   const { currency } = household.settings;
@@ -77,7 +75,10 @@ async function lookBack(context: HouseholdContext): Promise<LookBackView> {
         currency,
       ),
       lostChart('month', 'Lost by month', months, currency),
-      ageChart(rows, today),
+      ageChart(
+        stays.filter(({ goneOn }) => goneOn === null),
+        today,
+      ),
       fillChart(stays, today),
     ],
     first_out: {
