@@ -155,6 +155,10 @@ test('on a phone without a network a round goes on, and all of it arrives once',
   }
   await expect(cards.filter({ hasText: ': use next' })).toHaveCount(2);
   expect(await cards.count()).toBe(many);
+  await page.getByRole('button', { name: /fine, next zone$/ }).click();
+  await expect(page.getByRole('heading', { name: 'Everything was looked through' })).toBeVisible();
+  await page.getByRole('button', { name: 'The round is over' }).click();
+  await expect(page.getByRole('heading', { name: 'Walk along the zones' })).toBeVisible();
   await context.setOffline(false);
   await expect
     .poll(async () => (await rounds(page)).use_up.filter((one) => one.found).length, { timeout: 60_000 })

@@ -1,4 +1,6 @@
 import { daysBetween } from '@/core/calendar/calendarDate';
+import { dateInZone } from '@/core/calendar/dateInZone';
+import { sayPastDate } from '@/core/calendar/sayDate';
 import { minutesBetween } from '@/core/keeping/counterMinutes';
 import type { Reset } from '@/core/model/round';
 import type { Package } from '@/core/model/package';
@@ -108,7 +110,7 @@ export async function readReset(): Promise<ResetView> {
       .filter(({ ended }) => ended !== null)
       .slice(0, MOST_PAST)
       .map((one) => ({
-        ...{ id: one.id, on: one.begun.slice(0, 10) },
+        ...{ id: one.id, on: sayPastDate(dateInZone(one.begun, household.timeZone), today) },
         words: `${one.called}: ${one.out.length} things, ${minutesBetween(one.begun, one.ended ?? one.begun)} min${one.wiped ? ', wiped' : ''}`,
       })),
   };

@@ -1,4 +1,5 @@
 import type { CalendarDate } from '@/core/calendar/calendarDate';
+import { dateInZone } from '@/core/calendar/dateInZone';
 import { sayDueDate, sayPastDate } from '@/core/calendar/sayDate';
 import { jobDue } from '@/core/kitchen/jobDue';
 import { composts } from '@/core/leaving/composts';
@@ -213,12 +214,16 @@ export async function readRounds(): Promise<RoundsView> {
     past: rounds
       .filter(({ ended }) => ended !== null)
       .slice(0, MOST_PAST)
-      .map((one) => ({ id: one.id, words: sayRound(one, looked, today) })),
+      .map((one) => ({ id: one.id, words: sayRound(one, looked, context) })),
   };
 }
 
 /** "today: 4 of 5 zones in 12 min; 20 fine, 2 turning". */
-function sayRound(round: Round, looked: ReadonlyMap<string, Looked>, today: CalendarDate): string {
+function sayRound(
+  round: Round,
+  looked: ReadonlyMap<string, Looked>,
+  { household, today }: HouseholdContext,
+): string {
   const walked = round.zones.filter(({ step }) => step === 'walked').length;
   const its = [...looked.values()].filter((one) => one.round === round.id);
   const count = (finding: Finding): number => its.filter((one) => one.finding === finding).length;
@@ -231,7 +236,7 @@ function sayRound(round: Round, looked: ReadonlyMap<string, Looked>, today: Cale
     .filter(([many]) => many !== 0)
     .map(([many, what]) => `${many} ${what}`);
   const minutes = minutesBetween(round.begun, round.ended ?? round.begun);
-  return `${sayPastDate(round.begun.slice(0, 10), today)}: ${walked} of ${round.zones.length} zones in ${minutes} min${
+  return `${sayPastDate(dateInZone(round.begun, household.timeZone), today)}: ${walked} of ${round.zones.length} zones in ${minutes} min${
     found.length > 0 ? `; ${found.join(', ')}` : ''
   }`;
 }

@@ -9,9 +9,8 @@ import { useDoor } from '../door/useDoor';
 import { LiesHere } from './LiesHere';
 import { ThingCard } from './ThingCard';
 
-/** What is past a safety date is never fine, however many are told at once. */
-const mayBeFine = ({ view: { band, governing } }: RoundThing): boolean =>
-  !(band === 'past' && governing.kind === 'use-by');
+/** What is not for eating is never fine, however many are told at once. */
+const mayBeFine = ({ view }: RoundThing): boolean => view.verdict !== 'discard';
 
 /** One zone a screen, large, for one hand: each thing with what to look for, each answer kept as it is given. */
 export function RoundWalk({
@@ -23,7 +22,7 @@ export function RoundWalk({
   round: NonNullable<RoundsView['round']>;
   onStop: () => void;
 }) {
-  const { act, busy } = useDoor();
+  const { act } = useDoor();
   const zones = view.zones.filter(({ step }) => step !== null);
   const [at, setAt] = useState(() =>
     Math.max(
@@ -36,19 +35,27 @@ export function RoundWalk({
   useEffect(() => {
     window.scrollTo({ top: 0 });
   }, [at]);
+  // What is told about the last answer stands above the bar one presses next, never over it.
+  useEffect(() => {
+    const { style } = document.documentElement;
+    style.setProperty('--above-foot', '14rem');
+    return () => void style.removeProperty('--above-foot');
+  }, []);
   const look = (
     { id, version }: Pick<PackageView, 'id' | 'version'>,
     finding: Finding,
     here: string | null = null,
   ): NewCommand => ({ type: 'round.look', round: round.id, package: id, version, finding, here });
   const open = zones.filter(({ step }) => step === 'open').length;
-  const end = (): void =>
+  const end = (): void => {
     void act(
       { type: 'round.end', round: round.id },
       ...(zones.every(({ step }) => step === 'walked')
         ? view.jobs.map((job) => ({ type: 'job.done', job, frost_mm: null }))
         : []),
-    ).then((answers) => answers && onStop());
+    );
+    onStop();
+  };
   if (!zone)
     return (
       <section aria-label="Walk the zones" className="card mx-auto max-w-3xl space-y-4 p-5">
@@ -61,13 +68,7 @@ export function RoundWalk({
             : `${open} ${open === 1 ? 'zone is' : 'zones are'} still open: what was not looked at stays due.`}
         </p>
         <div className="flex flex-wrap gap-2">
-          <button
-            type="button"
-            className="button min-h-14 text-lg"
-            data-main="true"
-            disabled={busy}
-            onClick={end}
-          >
+          <button type="button" className="button min-h-14 text-lg" data-main="true" onClick={end}>
             The round is over
           </button>
           <button type="button" className="button min-h-14 text-lg" onClick={() => setAt(0)}>
@@ -81,10 +82,11 @@ export function RoundWalk({
     );
   const things = view.things.filter((thing) => thing.zone === zone.id);
   const left = things.filter(({ finding }) => finding === null);
-  const next = (step: 'walked' | 'skipped', looks: readonly NewCommand[] = []): void =>
-    void act(...looks, { type: 'round.zone', round: round.id, zone: zone.id, step }).then(
-      (answers) => answers && setAt(at + 1),
-    );
+  // Nobody waits for an answer here: without a network the walk goes on, and a refusal is told when it comes.
+  const next = (step: 'walked' | 'skipped', looks: readonly NewCommand[] = []): void => {
+    void act(...looks, { type: 'round.zone', round: round.id, zone: zone.id, step });
+    setAt(at + 1);
+  };
   return (
     <section aria-label="Walk the zones" className="mx-auto max-w-3xl space-y-4">
       <div>
@@ -112,7 +114,6 @@ export function RoundWalk({
           type="button"
           className="button min-h-14 flex-1 text-lg max-sm:min-w-full"
           data-main="true"
-          disabled={busy}
           onClick={() =>
             next(
               'walked',
@@ -126,7 +127,7 @@ export function RoundWalk({
               ? 'All fine, next zone'
               : `The other ${left.length} fine, next zone`}
         </button>
-        <button type="button" className="button flex-1 px-2" disabled={busy} onClick={() => next('skipped')}>
+        <button type="button" className="button flex-1 px-2" onClick={() => next('skipped')}>
           Skip it
         </button>
         <button

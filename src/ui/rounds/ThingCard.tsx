@@ -21,7 +21,7 @@ export function ThingCard({ thing, onLook }: { thing: RoundThing; onLook: (findi
   const [more, setMore] = useState(false);
   const [again, setAgain] = useState(false);
   const { view, signs, finding } = thing;
-  const out = view.band === 'past' && view.governing.kind === 'use-by';
+  const out = view.verdict === 'discard';
   const name = `${view.food.name} ${view.code}`;
   const leave = (type: 'package.give' | 'package.compost'): void =>
     void act({ type, package: view.id, version: view.version, amount: null });
@@ -59,7 +59,7 @@ export function ThingCard({ thing, onLook }: { thing: RoundThing; onLook: (findi
         {signs.overYear && <b className="text-beet"> · frozen for over a year: it is dry by now</b>}
       </p>
       <p className="text-[0.9375rem] text-slate">
-        {out ? 'Past its use by: out, however it looks (K2).' : `Look for: ${signs.look}. `}
+        {out ? 'Not for eating any more: out, however it looks.' : `Look for: ${signs.look}. `}
         {!out && say(signs.mould)}
       </p>
       <div className="grid grid-cols-2 gap-2 sm:grid-cols-4">

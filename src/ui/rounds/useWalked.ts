@@ -17,8 +17,10 @@ export function useWalked(given: RoundsView): RoundsView {
       if (one.type === 'round.look') finding.set(one.package, one.finding as Finding);
       if (one.type === 'round.zone') step.set(one.zone, one.step as ZoneStep);
     }
+    const over = told.some(({ type }) => type === 'round.end');
     return {
       ...given,
+      round: over ? null : given.round,
       things: given.things.map((thing) => ({
         ...thing,
         finding: finding.get(thing.view.id) ?? thing.finding,

@@ -18,12 +18,8 @@ export const beginRoundCommand: CommandKind<Beginning> = {
       throw new Refusal('round', 'A round is being walked already: go on with it.');
     const steps = zones.map((zone) => ({ zone, name: world.zone(zone).name, step: 'open' as const }));
     const round = { id, begun: world.at, ended: null, zones: steps };
-    return keptDecided(
-      world,
-      'round',
-      id,
-      round,
-      `Round begun: ${steps.map(({ name }) => name).join(', ')}.`,
-    );
+    const says =
+      steps.length === 1 ? `Round begun: ${steps[0]?.name}.` : `Round begun along ${steps.length} zones.`;
+    return keptDecided(world, 'round', id, round, says);
   },
 };

@@ -9,6 +9,7 @@ import { counterOf, withEvents } from '../package/judgePackage';
 import { moveTo } from '../package/moveTo';
 import { presentPackage } from '../package/presentPackage';
 import { leaving } from '../package/reduced';
+import { whyUnfit } from '../package/whyUnfit';
 import { keptDecided } from '../settings/keptDecided';
 import { roundOf } from './roundOf';
 
@@ -33,6 +34,8 @@ function eventsOf(
   const moved = move ? `; it lay in ${world.zone(here ?? '').name}` : '';
   switch (finding) {
     case 'fine': {
+      const unfit = whyUnfit(now, world);
+      if (unfit) throw new Refusal(unfit.rule, unfit.says);
       // A look at a quality date rests, as when it is answered on Today; a safety date asks all the same (K2).
       const until = nextLook(now, world.today, world.food(now.foodId).fridgeDaysMax);
       const answer = { on: world.today, for: now.governingDate, what: 'looked-fine' as const, until };
@@ -99,7 +102,7 @@ const FINDING_WORDS: Readonly<Record<Finding, string>> = {
  * What a round found of one package: fine, turning (K12: by the day after), bad (thrown out), or not there: then it is asked about in the
  * next round, and lost when it is not there either. No finding puts a date off.
  *
- * @throws Refusal `round`, or what the move into the zone it was found in refuses
+ * @throws Refusal `round`, K2 or K10 for what is told fine and is not for eating, or what the move into the zone it was found in refuses
  */
 function lookAt(command: Looking, world: World): Decision {
   const round = roundOf(world, command.round);

@@ -62,6 +62,12 @@ it('a finding only shortens, whatever was found before and after (K12); each is 
         const before = one(name);
         if (before.gone !== null) continue;
         begin(`r${day}`, at(day));
+        if (what === 'fine' && (before.useBy ?? '9999') < addDays(TODAY, day)) {
+          expect(() => look(`r${day}`, name, what, at(day))).toThrow(rule('K2'));
+          run('round.end', { round: `r${day}` }, at(day, 13));
+          day++;
+          continue;
+        }
         const told = look(`r${day}`, name, what, at(day));
         const after = one(name);
         const limit = what === 'turning' ? addDays(addDays(TODAY, day), 1) : before.governingDate;
