@@ -29,6 +29,13 @@ const stock = async (page: Page, q: string): Promise<Told[]> =>
   ).packages;
 const today = async (page: Page): Promise<TodayView> =>
   (await (await page.request.get('/api/v1/today')).json()) as TodayView;
+/** What the calendar says is to be moved down to thaw. */
+const thawsInCalendar = async (page: Page): Promise<number> => {
+  const settings = await (await page.request.get('/kitchen/household')).text();
+  const key = /calendar\.ics\?key=([\w-]+)/.exec(settings)?.[1] ?? '';
+  const feed = (await (await page.request.get(`/calendar.ics?key=${key}`)).text()).replaceAll('\r\n ', '');
+  return feed.split('to be moved down to thaw').length - 1;
+};
 const shopping = async (page: Page): Promise<string> => (await page.request.get('/api/v1/shopping')).text();
 const place = (page: Page, day: string, slot: string) =>
   page.getByRole('group', { name: `${day}, ${slot}`, exact: true });
@@ -68,6 +75,7 @@ test('a week is planned by keys and by dragging; what it takes is promised, thaw
   const [first, , third, fourth] = days.map(({ words }) => words);
   if (!first || !third || !fourth) throw new Error('a week has seven days');
 
+  const inCalendar = await thawsInCalendar(page);
   // Planned: promised everywhere, on the shopping list, and told when to move it down.
   await plan(page, third, 'Dinner', ['stew 600 g', 'frozen peas 200 g'], {
     name: 'Shepherd’s pie',
@@ -84,6 +92,7 @@ test('a week is planned by keys and by dragging; what it takes is promised, thaw
   await expect(page.getByRole('region', { name: 'What must thaw' })).toContainText(
     /Stew 600 g .*Move it down by/s,
   );
+  expect(await thawsInCalendar(page)).toBeGreaterThan(inCalendar);
   const [its] = (await week(page)).meals.flatMap(({ takes }) => takes);
   const take = { type: 'package.take', package: its?.package, version: its?.view?.version };
   const taken = await page.request.post('/api/v1/commands', { data: { id: crypto.randomUUID(), ...take } });
@@ -140,6 +149,11 @@ test('a week is planned by keys and by dragging; what it takes is promised, thaw
     ({ state, story }) => state === 'thawing' && story.includes('promised'),
   );
   expect(thawing).toHaveLength(2);
+
+  const begun = await thawsInCalendar(page);
+  await page.getByRole('button', { name: 'Undo' }).last().click();
+  await expect(stews).toHaveCount(2);
+  expect(await thawsInCalendar(page)).toBeGreaterThan(begun);
 
   // A double batch: eaten, the rest put by with today's clock.
   await plan(page, first, 'Dinner', ['chowder 600 ml'], { name: 'Chowder twice' });

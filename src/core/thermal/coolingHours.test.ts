@@ -57,7 +57,8 @@ it('is never milder than two hours to 21 °C and four more to 5 °C; deeper or m
         const one = coolingHours(SOUP, flatBoxOf(grams, depth), grams);
         const deeper = coolingHours(SOUP, flatBoxOf(grams, depth + more), grams);
         expect(one.inTime).toBe((one.to21H ?? 99) <= 2 && (one.to5H ?? 99) <= 6);
-        if (depth + more < Math.sqrt((grams * 1000) / (depth + more)))
+        // While it is a flat box: towards a cube its sides cool as much as its top and foot.
+        if (depth + more < 0.7 * Math.sqrt((grams * 1000) / (depth + more)))
           expect(deeper.to5H ?? 99).toBeGreaterThanOrEqual((one.to5H ?? 0) * 0.99);
       },
     ),
