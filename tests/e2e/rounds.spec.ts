@@ -131,8 +131,9 @@ test('a round with every answer: dates only come forward, what is not there is a
     .click();
   await sheet.getByRole('button', { name: /^Cook/ }).click();
   await sheet.getByRole('button', { name: 'Cooked and eaten' }).click();
-  await expect(toast(page, /Cooked Chard/).first()).toBeVisible();
-  if (await sheet.isVisible()) await sheet.getByRole('button', { name: 'Close' }).click();
+  await expect(sheet).toContainText('Gone: cooked');
+  await sheet.getByRole('button', { name: 'Close' }).click();
+  await expect(sheet).toHaveCount(0);
   await expect(card(chard ?? '')).toHaveCount(0);
   await page.getByRole('button', { name: 'Skip it' }).click();
   await expect(page.getByText('1 zone is still open')).toHaveCount(0);
