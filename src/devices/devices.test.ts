@@ -153,7 +153,8 @@ describe('the thermometer that keeps a log', () => {
       fc.property(fc.integer({ min: 1, max: 1e9 }), (seed) => {
         const { readings } = simulatedLog(FRIDGE, { ...play, cuts: [cut] }, seed);
         expect(warmest(readings, from, cut.from)).toBeLessThan(7);
-        expect(warmest(readings, cut.from, cut.until)).toBeGreaterThan(7);
+        // The best fridge there is gains two degrees in twelve hours.
+        expect(warmest(readings, cut.from, cut.until)).toBeGreaterThan(5.5);
         expect(warmest(readings, to - 2 * HOUR_MS, to)).toBeLessThan(7);
         // Some readings are missing, the most are there.
         expect(readings.length).toBeGreaterThan(160);
