@@ -82,6 +82,7 @@ export function RoundWalk({
     );
   const things = view.things.filter((thing) => thing.zone === zone.id);
   const left = things.filter(({ finding }) => finding === null);
+  const sound = left.filter(mayBeFine);
   // Nobody waits for an answer here: without a network the walk goes on, and a refusal is told when it comes.
   const next = (step: 'walked' | 'skipped', looks: readonly NewCommand[] = []): void => {
     void act(...looks, { type: 'round.zone', round: round.id, zone: zone.id, step });
@@ -117,15 +118,15 @@ export function RoundWalk({
           onClick={() =>
             next(
               'walked',
-              left.filter(mayBeFine).map((thing) => look(thing.view, 'fine')),
+              sound.map((thing) => look(thing.view, 'fine')),
             )
           }
         >
-          {left.length === 0
+          {sound.length === 0
             ? 'Next zone'
-            : left.length === things.length
+            : sound.length === things.length
               ? 'All fine, next zone'
-              : `The other ${left.length} fine, next zone`}
+              : `The other ${sound.length} fine, next zone`}
         </button>
         <button type="button" className="button flex-1 px-2" onClick={() => next('skipped')}>
           Skip it
