@@ -2,6 +2,20 @@ import nextJest from 'next/jest.js';
 
 const createJestConfig = nextJest({ dir: './' });
 
+/** Tests that bring a store of their own, or need none: they run beside the others. */
+const OWN = [
+  'backups',
+  'imports',
+  'keys',
+  'layers',
+  'leaks',
+  'migrations',
+  'startKills',
+  'stockRun',
+  'storeGone',
+  'upgrade',
+].map((name) => `<rootDir>/tests/integration/${name}.test.ts`);
+
 const shared = {
   testEnvironment: 'node',
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
@@ -23,6 +37,10 @@ export default async () => ({
     await project('unit', {
       testMatch: ['src', 'tests/judge', 'scripts'].map((room) => `<rootDir>/${room}/**/*.test.ts`),
     }),
-    await project('integration', { testMatch: ['<rootDir>/tests/integration/**/*.test.ts'] }),
+    await project('integration', {
+      testMatch: ['<rootDir>/tests/integration/**/*.test.ts'],
+      testPathIgnorePatterns: ['/node_modules/', ...OWN],
+    }),
+    await project('own', { testMatch: OWN }),
   ],
 });

@@ -1,13 +1,26 @@
 import type { NextConfig } from 'next';
 
 const config: NextConfig = {
-  serverExternalPackages: ['pdfkit', 'mysql2', 'joi', 'joi-to-swagger', 'qrcode', 'piscina', 'sharp'],
+  serverExternalPackages: [
+    'pdfkit',
+    'mysql2',
+    'joi',
+    'joi-to-swagger',
+    'qrcode',
+    'piscina',
+    'sharp',
+    '@node-rs/argon2',
+    'rate-limiter-flexible',
+    'tesseract.js',
+  ],
   // `npm test` checks types for the whole tree; a start need not do it again.
   typescript: { ignoreBuildErrors: true },
   poweredByHeader: false,
   // scripts/server.mjs does it.
   compress: false,
   reactStrictMode: true,
+  // Whatever is larger would be cut off before it is read; each address has a limit of its own (src/app/api/v1/answers.ts).
+  experimental: { proxyClientMaxBodySize: '200mb' },
   images: { unoptimized: true },
   headers: () =>
     Promise.resolve([

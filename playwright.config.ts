@@ -1,7 +1,7 @@
 import { defineConfig } from '@playwright/test';
 
 /** Tests that bring a server and a household of their own: they run beside the others. */
-const OWN = /(demoDay|home|moveIn|ninetyDays|unpackHaul)\.spec\.ts/;
+const OWN = /(demoDay|home|keys|moveIn|ninetyDays|unpackHaul)\.spec\.ts/;
 
 /** Debian's Chromium against the production build that scripts/test.mjs serves. */
 export default defineConfig({

@@ -12,3 +12,8 @@ export function serve(options: {
 export function stopPid(pid: number, patienceMs?: number): Promise<void>;
 export function ensureBuild(): Promise<void>;
 export function ensureModules(): Promise<void>;
+export function say(text: string): void;
+export function sayPlainly(error: unknown): string;
+export function giveUp(text: string): never;
+export function findProgram(...names: string[]): string | null;
+export function installPackages(packages: string[], purpose: string): void;

@@ -95,6 +95,13 @@ async function answers(url) {
   }
 }
 
+/** A folder for temporary tables: of a shared one, another MariaDB that starts on this machine deletes them. */
+function temporaryOf(folder) {
+  const temporary = path.join(folder, 'tmp');
+  mkdirSync(temporary, { recursive: true });
+  return temporary;
+}
+
 /** Sets the files up beside their place and moves them there when they are whole: a start that was killed leaves none. */
 function initialise(folder, place, install) {
   say('Setting up a private MariaDB …');
@@ -113,7 +120,7 @@ function initialise(folder, place, install) {
       '--skip-test-db',
       ...user,
     ],
-    { stdio: 'pipe', encoding: 'utf8' },
+    { stdio: 'pipe', encoding: 'utf8', env: { ...process.env, TMPDIR: temporaryOf(folder) } },
   );
   if (made.status !== 0) {
     rmSync(data, { recursive: true, force: true });
@@ -148,8 +155,6 @@ async function launch(folder) {
     ].join('\n'),
     { mode: 0o600 },
   );
-  const temporary = path.join(folder, 'tmp');
-  mkdirSync(temporary, { recursive: true });
   const port = await lastOrFreePort(folder);
   const name = createHash('sha256').update(folder).digest('hex').slice(0, 12);
   const log = openSync(path.join(folder, 'mariadb.log'), 'a');
@@ -158,8 +163,7 @@ async function launch(folder) {
     [
       '--no-defaults',
       `--datadir=${data}`,
-      // With a shared one, another MariaDB that starts on this machine deletes its temporary tables.
-      `--tmpdir=${temporary}`,
+      `--tmpdir=${temporaryOf(folder)}`,
       `--socket=${path.join(os.tmpdir(), `orderly-frost-${name}.sock`)}`,
       `--pid-file=${path.join(folder, 'mariadb.pid')}`,
       `--port=${port}`,

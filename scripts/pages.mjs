@@ -26,8 +26,10 @@ const pages = new LRUCache({
   sizeCalculation: ({ body, key }) => Math.max(1, body.length + key.length),
 });
 
-/** True for a page, or the parts of one that the router fetches. */
-const isPage = ({ method, url }) => method === 'GET' && !/^\/(_next|api|blank|calendar\.ics|icon)/.test(url);
+/** True for a page, or the parts of one that the router fetches; keys and households change without anything being told in one. */
+const isPage = ({ method, url }) =>
+  method === 'GET' &&
+  !/^\/(_next|api|blank|calendar\.ics|icon|kitchen\/keys|start|join|sign-in|label)/.test(url);
 
 /** How the household stands: another text after every command and with every minute; `null`: not known, so nothing is kept. */
 async function standing(cookie) {

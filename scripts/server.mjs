@@ -7,11 +7,14 @@ import path from 'node:path';
 import process from 'node:process';
 import compression from 'compression';
 import next from 'next';
-import { RateLimiterMemory } from 'rate-limiter-flexible';
 import { answerPage } from './pages.mjs';
+import { requestLimit } from './requestLimit.mjs';
+import { answerFigures, log, watched } from './watch.mjs';
 
 const [, , host, portText] = process.argv;
 const port = Number(portText);
+/** By this the kitchen knows whether it can be reached from elsewhere, and so asks for keys. */
+process.env.LISTENS_AT = host;
 
 /** A request that has not come in whole by then is ended. */
 const KEEP_ALIVE_MS = 65_000;
@@ -21,7 +24,10 @@ const LONGEST_ADDRESS = 8_000;
 /** Requests a minute from one address; a house that cooks together sends a hundredth of it. */
 const MOST_A_MINUTE = Number(process.env.MOST_REQUESTS_A_MINUTE ?? 60_000);
 
-const limiter = new RateLimiterMemory({ points: MOST_A_MINUTE, duration: 60 });
+const takeRequest = requestLimit(
+  MOST_A_MINUTE,
+  async (address, count) => (await globalThis.orderlyFrostCount?.(address, count, MOST_A_MINUTE)) ?? 0,
+);
 
 /** What the browser says of itself; where it is wrong, the page puts it right as soon as it knows how wide it is. */
 const isPhone = ({ headers }) =>
@@ -93,10 +99,30 @@ function answerCertificate(response) {
   response.end(tls.cert);
 }
 
+/** Where a request comes from: what stands in front of this server says so when it is trusted (`TRUST_PROXY=1`). */
+function addressOf({ headers, socket }) {
+  const told = process.env.TRUST_PROXY === '1' ? String(headers['x-forwarded-for'] ?? '') : '';
+  return told.split(',').at(-1).trim() || (socket.remoteAddress ?? '');
+}
+
+/** Sends whoever has no key for a page where one is had. @returns false when she may have it */
+async function sendAway(request, response) {
+  const to = await globalThis.orderlyFrostGate?.(request.url, request.headers.cookie ?? '').catch((error) => {
+    // Then the page says so itself, and shows nothing else.
+    if (error?.name === 'DatabaseGone') return null;
+    throw error;
+  });
+  if (!to) return false;
+  response.writeHead(307, { location: to, 'cache-control': 'no-store', 'content-length': 0 });
+  response.end();
+  return true;
+}
+
 async function answer(request, response, handle) {
   const url = request.url ?? '/';
   if (url === '/service-worker.js') return answerWorker(response);
   if (url === CERTIFICATE && tls) return answerCertificate(response);
+  if (url === '/metrics' && (await answerFigures(request, response))) return;
   if (url.length > LONGEST_ADDRESS)
     return refuse(response, 414, 'too-long', `An address has at most ${LONGEST_ADDRESS} characters.`);
   if (!url.startsWith('/') || isBroken(url))
@@ -104,17 +130,19 @@ async function answer(request, response, handle) {
   if (/^\/api(\/[^?]*\/|\/)?(\?|$)/.test(url))
     return refuse(response, 404, 'not-found', 'There is no such address; leave out the “/” at its end.');
   if (!url.startsWith('/_next/')) {
-    try {
-      await limiter.consume(request.socket.remoteAddress ?? '');
-    } catch (left) {
-      const seconds = Math.max(1, Math.ceil(left.msBeforeNext / 1000));
+    const seconds = await takeRequest(addressOf(request));
+    if (seconds > 0) {
       return refuse(response, 429, 'too-often', `That is too often. Wait ${seconds} seconds.`, {
         'retry-after': String(seconds),
       });
     }
   }
   request.headers['x-orderly-frost-phone'] = isPhone(request) ? '1' : '0';
-  if (!isApi(url)) tellGone(request, response);
+  request.headers['x-orderly-frost-address'] = addressOf(request);
+  if (!isApi(url)) {
+    tellGone(request, response);
+    if (!url.startsWith('/_next/') && (await sendAway(request, response))) return;
+  }
   await compressed(request, response);
   return answerPage(request, response, handle);
 }
@@ -128,8 +156,8 @@ const { TLS_CERT: certFile, TLS_KEY: keyFile } = process.env;
 const tls = certFile && keyFile ? { cert: readFileSync(certFile), key: readFileSync(keyFile) } : null;
 
 const listen = (request, response) => {
-  answer(request, response, handle).catch((error) => {
-    console.error(error);
+  watched(request, response, () => answer(request, response, handle)).catch((error) => {
+    log.error({ name: error.name, message: error.message, stack: error.stack }, 'fault');
     if (!response.headersSent) refuse(response, 500, 'fault', 'Something went wrong on our side.');
     else response.destroy();
   });

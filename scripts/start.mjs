@@ -61,6 +61,22 @@ async function keepUp(database, open) {
   }
 }
 
+const HOUR_MS = 3_600_000;
+
+/** A backup every night, kept for a fortnight; at the first start of a day that had none, in the daytime. `BACKUPS=off`: none. */
+async function keepBackups(url) {
+  if (process.env.BACKUPS === 'off') return;
+  const { run } = await import('./machine.mjs');
+  const folder = process.env.BACKUPS ?? path.join(VAR, 'backups');
+  for (; !stopping; await pause(HOUR_MS)) {
+    const night = new Date().getHours() >= 3;
+    if (night)
+      await run(process.execPath, ['--import', 'tsx', 'scripts/backup.ts', 'nightly', folder], {
+        env: { ...process.env, DATABASE_URL: url },
+      });
+  }
+}
+
 /** `--home`: phones in the house get a secure address. */
 const isHome = process.argv.includes('--home');
 
@@ -93,10 +109,15 @@ async function sayHome(address) {
   say(
     'trust it. Android: Settings, Security, Install a certificate, CA certificate. iPhone: Settings, Profile downloaded, Install;',
   );
-  say(
-    'then General, About, Certificate trust settings. From then on the pages work without a network too. Whoever is in the house’s',
-  );
-  say('network may change the stock.');
+  say('then General, About, Certificate trust settings. From then on the pages work without a network too.');
+}
+
+/** Whoever comes first to a server that asks for keys comes in by a code that only this terminal shows. */
+async function saySetUpCode(url, env) {
+  const { run } = await import('./machine.mjs');
+  await run(process.execPath, ['--import', 'tsx', 'scripts/setUpCode.ts'], {
+    env: { ...process.env, ...env, DATABASE_URL: url },
+  });
 }
 
 async function start() {
@@ -121,7 +142,9 @@ async function start() {
       });
       const shown = host === '127.0.0.1' || host === '0.0.0.0' ? 'localhost' : host;
       void keepUp(database, openDatabase);
+      void keepBackups(database.url).catch((error) => console.error(sayPlainly(error)));
       say('Ctrl-C stops it.');
+      await saySetUpCode(database.url, { ...home?.env, LISTENS_AT: host });
       if (home) await sayHome(home.address);
       say(`Orderly Frost is at ${home?.address ?? process.env.PUBLIC_URL ?? `http://${shown}:${port}`}`);
       return;

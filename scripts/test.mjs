@@ -1,6 +1,6 @@
 // npm test: everything a fresh machine needs, then all suites; ends with "N passed, N failed".
 // With a word behind it (checks, unit, integration, e2e) only that part runs.
-import { spawnSync } from 'node:child_process';
+import { spawn } from 'node:child_process';
 import { mkdirSync, readFileSync, rmSync } from 'node:fs';
 import path from 'node:path';
 import process from 'node:process';
@@ -39,10 +39,16 @@ function count(passed, failed, what) {
   say(`${what}: ${passed} passed, ${failed} failed`);
 }
 
-function check(what, command, args) {
-  const made = spawnSync(command, args, { encoding: 'utf8', cwd: process.cwd() });
-  if (made.status !== 0) say(`${made.stdout}\n${made.stderr}`);
-  count(made.status === 0 ? 1 : 0, made.status === 0 ? 0 : 1, what);
+async function check(what, command, args) {
+  const { status, told } = await new Promise((done) => {
+    const child = spawn(command, args, { stdio: ['ignore', 'pipe', 'pipe'] });
+    let words = '';
+    for (const stream of [child.stdout, child.stderr]) stream.on('data', (part) => (words += part));
+    child.once('error', (error) => done({ status: 1, told: error.message }));
+    child.once('close', (code) => done({ status: code, told: words }));
+  });
+  if (status !== 0) say(told);
+  count(status === 0 ? 1 : 0, status === 0 ? 0 : 1, what);
 }
 
 function bin(name) {
@@ -104,36 +110,47 @@ function ensureChromium() {
 async function main() {
   watchOver();
   await ensureModules();
-  if (wanted('checks')) {
-    check('Types', bin('tsc'), ['--noEmit', '-p', 'tsconfig.check.json']);
-    check('Lint', bin('eslint'), ['.', '--max-warnings', '0']);
-    check('Format', bin('prettier'), ['--check', '.']);
-    check('Unused exports', bin('knip'), ['--no-progress']);
+  if (wanted('checks') || wanted('unit')) {
+    await Promise.all([wanted('checks') && checks(), wanted('unit') && jest('unit', {})]);
   }
-  if (wanted('unit')) await jest('unit', {});
   if (wanted('integration') || wanted('e2e')) {
     if (wanted('e2e')) ensureChromium();
     await ensureBuild();
-    const { openThrowaway } = await import('./mariadb.mjs');
-    const database = await openThrowaway('test');
-    await prepareDatabase(database.url);
-    const port = await freePort();
-    await serve({
-      port,
-      host: '127.0.0.1',
-      url: database.url,
-      env: { PUBLIC_URL: `http://localhost:${port}` },
-      quiet: true,
-    });
-    const env = { BASE_URL: `http://localhost:${port}`, DATABASE_URL: database.url };
-    if (wanted('integration')) await jest('integration', env);
-    if (wanted('e2e')) {
-      // What the integration tests stored is not for the screens.
-      if (wanted('integration')) await prepareDatabase(database.url, ['--reset']);
-      // Those with a server of their own do not disturb the shared one, and mostly wait.
-      await Promise.all([playwright('shared', env), playwright('own', env)]);
-    }
+    // Those with a store and a server of their own do not disturb the shared ones, and mostly wait.
+    const shared = await sharedServer();
+    await Promise.all([onShared(shared), onOwn(shared)]);
   }
+}
+
+async function checks() {
+  await check('Types', bin('tsc'), ['--noEmit', '-p', 'tsconfig.check.json']);
+  await check('Lint', bin('eslint'), ['.', '--max-warnings', '0']);
+  await check('Format', bin('prettier'), ['--check', '.']);
+  await check('Unused exports', bin('knip'), ['--no-progress']);
+  await check('Advisories', process.execPath, ['scripts/audit.mjs']);
+}
+
+async function sharedServer() {
+  const { openThrowaway } = await import('./mariadb.mjs');
+  const database = await openThrowaway('test');
+  await prepareDatabase(database.url);
+  const port = await freePort();
+  const base = `http://localhost:${port}`;
+  await serve({ port, host: '127.0.0.1', url: database.url, env: { PUBLIC_URL: base }, quiet: true });
+  return { BASE_URL: base, DATABASE_URL: database.url };
+}
+
+async function onShared(env) {
+  if (wanted('integration')) await jest('integration', env);
+  if (!wanted('e2e')) return;
+  // What the integration tests stored is not for the screens.
+  if (wanted('integration')) await prepareDatabase(env.DATABASE_URL, ['--reset']);
+  await playwright('shared', env);
+}
+
+async function onOwn(env) {
+  if (wanted('integration')) await jest('own', env);
+  if (wanted('e2e')) await playwright('own', env);
 }
 
 try {

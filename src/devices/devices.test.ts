@@ -86,6 +86,8 @@ describe('the scanner', () => {
     camera.plug();
     camera.hold('http://localhost/p/KT47');
     expect(look(5000).at(0)).toBe('package KT47');
+    camera.hold('https://pantry.example/p/LM58?g=1-KT4M9WXYHJ2P');
+    expect(look(5000).at(0)).toBe('package LM58');
   });
 });
 

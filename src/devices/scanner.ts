@@ -59,7 +59,8 @@ export function isEan(code: string): boolean {
   return sum % 10 === 0;
 }
 
-const PACKAGE = /(?:^|\/p\/)([A-HJ-NP-Z]{2}[2-9]{2,5})$/;
+/** A label of ours: its code alone, or its address, with the key for who is no member behind it. */
+const PACKAGE = /(?:^|\/p\/)([A-HJ-NP-Z]{2}[2-9]{2,5})(?:\?g=[\w-]+)?$/;
 
 function toScan(code: string): Scan | null {
   const ours = PACKAGE.exec(code);

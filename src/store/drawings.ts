@@ -138,22 +138,6 @@ export async function trimDrawing(
   }
 }
 
-/** True when one of these ids belongs to something another household keeps; ids are chosen by the sender. */
-export async function isTakenElsewhere(
-  sql: Sql,
-  householdId: number,
-  ids: readonly string[],
-): Promise<boolean> {
-  const tables = ['appliance', 'compartment', 'zone', 'container', 'job', 'haul', 'haul_line'];
-  const rows = await sql.rows(
-    tables
-      .map((table) => `SELECT id FROM ${table} WHERE id IN (:ids) AND household_id <> :householdId`)
-      .join(' UNION ALL '),
-    { householdId, ids },
-  );
-  return rows.length > 0;
-}
-
 /** Puts the appliances into an order. */
 export async function putOrder(sql: Sql, householdId: number, ids: readonly string[]): Promise<void> {
   for (const [position, id] of ids.entries()) {

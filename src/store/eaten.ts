@@ -27,7 +27,7 @@ export async function readEaten(
             IF(JSON_VALUE(event.after_image, '$.gone.how') IS NULL,
                CAST(JSON_VALUE(event.after_image, '$.amount') AS UNSIGNED), 0) AS left_amount
        FROM command
-       JOIN ledger_event AS event ON event.command_id = command.id
+       JOIN ledger_event AS event ON event.household_id = command.household_id AND event.command_id = command.id
        JOIN package ON package.id = event.package_id
       WHERE command.household_id = :householdId
         AND command.recorded_at >= :since

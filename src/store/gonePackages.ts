@@ -28,7 +28,7 @@ export async function readGone(
                           FROM ledger_event AS last
                          WHERE last.household_id = :householdId
                            AND last.package_id = gone.id)
-       JOIN command ON command.id = event.command_id
+       JOIN command ON command.household_id = event.household_id AND command.id = event.command_id
       ORDER BY event.id DESC`,
     { householdId, foodIds, limit, ...likes },
   );
@@ -49,7 +49,7 @@ export async function readGoneLately(
   const rows = await sql.rows<{ image: unknown; command: string }>(
     `SELECT package.image, command.id AS command
        FROM command
-       JOIN ledger_event AS event ON event.command_id = command.id
+       JOIN ledger_event AS event ON event.household_id = command.household_id AND event.command_id = command.id
        JOIN package ON package.id = event.package_id
       WHERE command.household_id = :householdId
         AND command.recorded_at >= :since

@@ -155,7 +155,7 @@ export async function putSettings(
             notify_at = :notifyAt,
             lead_chilled = :leadChilled,
             lead_frozen = :leadFrozen,
-            feed_key = :feedKey,
+            feed_key = COALESCE(NULLIF(:feedKey, ''), feed_key),
             name = COALESCE(:name, name),
             time_zone = COALESCE(:timeZone, time_zone),
             currency = COALESCE(:currency, currency),
@@ -186,13 +186,19 @@ export interface ListedHousehold {
   own: boolean;
 }
 
-/** All households: one's own first, the newest of them in front. */
-export async function readHouseholds(sql: Sql): Promise<ListedHousehold[]> {
+/** All households, or those `among` these: one's own first, the newest of them in front. */
+export async function readHouseholds(
+  sql: Sql,
+  among: readonly number[] | null = null,
+): Promise<ListedHousehold[]> {
+  if (among?.length === 0) return [];
   const rows = await sql.rows<{ id: number; name: string; demo: number; own: number }>(
     `SELECT id, name, demo, own
        FROM household
-      ORDER BY own DESC, IF(own, -id, id)
+       ${among ? 'WHERE id IN (:among)' : ''}
+      ORDER BY own DESC, IF(own, -CAST(id AS SIGNED), id)
       LIMIT 50`,
+    { among },
   );
   return rows.map((row) => ({
     ...row,
@@ -201,38 +207,21 @@ export async function readHouseholds(sql: Sql): Promise<ListedHousehold[]> {
   }));
 }
 
-/** How many packages are in the store of each household, by its id. */
-export async function readHouseholdSizes(sql: Sql): Promise<ReadonlyMap<number, number>> {
+/** How many packages are in the store of each of these households, by its id. */
+export async function readHouseholdSizes(
+  sql: Sql,
+  among: readonly number[],
+): Promise<ReadonlyMap<number, number>> {
+  if (among.length === 0) return new Map();
   const rows = await sql.rows<{ id: number; packages: number }>(
     `SELECT household_id AS id, COUNT(*) AS packages
        FROM package
       WHERE here = TRUE
+        AND household_id IN (:among)
       GROUP BY household_id`,
+    { among },
   );
   return new Map(rows.map(({ id, packages }) => [id, Number(packages)]));
-}
-
-/** The household whose calendar has this key; `null`: none. */
-export async function readHouseholdByFeed(sql: Sql, feedKey: string): Promise<number | null> {
-  const [row] = await sql.rows<{ id: number }>(
-    `SELECT id
-       FROM household
-      WHERE feed_key = :feedKey
-        AND feed_key <> ''
-      LIMIT 1`,
-    { feedKey },
-  );
-  return row?.id ?? null;
-}
-
-/** Households that a newer schema has not given a calendar address yet. */
-export async function readWithoutFeed(sql: Sql): Promise<number[]> {
-  const rows = await sql.rows<{ id: number }>(`SELECT id FROM household WHERE feed_key = ''`);
-  return rows.map(({ id }) => id);
-}
-
-export async function putFeedKey(sql: Sql, householdId: number, feedKey: string): Promise<void> {
-  await sql.run(`UPDATE household SET feed_key = :feedKey WHERE id = :householdId`, { householdId, feedKey });
 }
 
 /**
@@ -245,22 +234,6 @@ export async function lockHousehold(sql: Sql, householdId: number): Promise<Hous
   // A statement of its own: a read beside it would look at the rows as they were before the lock was had.
   await sql.rows(`SELECT id FROM household WHERE id = :householdId FOR UPDATE`, { householdId });
   return readHousehold(sql, householdId);
-}
-
-/**
- * Takes the next package numbers of a household for codes that never come twice.
- *
- * @returns the first of `count` numbers; the row stays locked until the transaction ends
- */
-export async function takeCodeNumbers(sql: Sql, householdId: number, count: number): Promise<number> {
-  await sql.run(
-    `UPDATE household
-        SET next_code = LAST_INSERT_ID(next_code) + :count
-      WHERE id = :householdId`,
-    { householdId, count },
-  );
-  const [row] = await sql.rows<{ first: number }>(`SELECT LAST_INSERT_ID() AS first`);
-  return Number(row?.first ?? 0);
 }
 
 /** Tables with what a household has, children first. */

@@ -158,8 +158,8 @@ export async function readKitchen(sql: Sql, householdId: number): Promise<Kitche
     await sql.rows<ZoneRow>(
       `SELECT zone.*, appliance.name AS appliance_name, compartment.cold
          FROM zone
-         JOIN appliance ON appliance.id = zone.appliance_id
-         JOIN compartment ON compartment.id = zone.compartment_id
+         JOIN appliance ON appliance.household_id = zone.household_id AND appliance.id = zone.appliance_id
+         JOIN compartment ON compartment.household_id = zone.household_id AND compartment.id = zone.compartment_id
         WHERE zone.household_id = :householdId
         ORDER BY appliance.position, appliance.id, compartment.position, zone.side, zone.position`,
       { householdId },

@@ -38,7 +38,7 @@ export async function readLost(sql: Sql, householdId: number, since: string): Pr
             SUM(IF(event.lost_unit = 'pc', event.lost_amount, 0)) AS pieces,
             SUM(event.lost_minor) AS minor
        FROM ledger_event AS event
-       JOIN command ON command.id = event.command_id
+       JOIN command ON command.household_id = event.household_id AND command.id = event.command_id
       WHERE event.household_id = :householdId
         AND event.lost = TRUE
         AND event.at >= :since
@@ -119,7 +119,7 @@ export async function readCameIn(
   const rows = await sql.rows<{ food_id: string; grams: number | string; minor: number | string }>(
     `SELECT lot.food_id, SUM(IF(lot.unit = 'pc', 0, lot.amount)) AS grams, SUM(COALESCE(lot.price_minor, 0)) AS minor
        FROM lot
-       JOIN command ON command.id = lot.command_id
+       JOIN command ON command.household_id = lot.household_id AND command.id = lot.command_id
       WHERE lot.household_id = :householdId
         AND command.recorded_at >= :since
         AND command.undone_by IS NULL

@@ -176,7 +176,7 @@ export async function readFrozenSince(sql: Sql, householdId: number, since: stri
   const rows = await sql.rows<{ image: unknown }>(
     `SELECT DISTINCT package.id, package.image
        FROM command
-       JOIN ledger_event AS event ON event.command_id = command.id
+       JOIN ledger_event AS event ON event.household_id = command.household_id AND event.command_id = command.id
        JOIN package ON package.id = event.package_id
       WHERE command.household_id = :householdId
         AND command.recorded_at >= :since

@@ -24,3 +24,12 @@ export async function readPhoto(sql: Sql, householdId: number, id: string): Prom
   );
   return row?.jpeg ?? null;
 }
+
+/** How many photos a household keeps. */
+export async function countPhotos(sql: Sql, householdId: number): Promise<number> {
+  const [row] = await sql.rows<{ photos: number }>(
+    `SELECT COUNT(*) AS photos FROM photo WHERE household_id = :householdId`,
+    { householdId },
+  );
+  return Number(row?.photos ?? 0);
+}

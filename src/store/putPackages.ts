@@ -107,12 +107,17 @@ export async function putPackage(sql: Sql, householdId: number, stored: StoredPa
         AND id = :id`,
     columnsOf(householdId, stored),
   );
-  await putPassings(sql, householdId, stored.image);
-  for (const code of stored.image.oldCodes ?? []) {
+  await putBeside(sql, householdId, stored.image);
+}
+
+/** Keeps beside a package what else it is found and counted by: codes of before, dates that passed unanswered. */
+export async function putBeside(sql: Sql, householdId: number, image: Package): Promise<void> {
+  await putPassings(sql, householdId, image);
+  for (const code of image.oldCodes ?? []) {
     await sql.run(
       `INSERT IGNORE INTO old_code (household_id, code, package_id)
        VALUES (:householdId, :code, :id)`,
-      { householdId, code, id: stored.image.id },
+      { householdId, code, id: image.id },
     );
   }
 }

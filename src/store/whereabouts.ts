@@ -24,7 +24,7 @@ export async function readWhereabouts(
             JSON_TYPE(JSON_EXTRACT(after_image, '$.gone')) = 'NULL' AS to_here,
             JSON_VALUE(after_image, '$.zoneId') AS to_zone
        FROM ledger_event AS event
-       JOIN command ON command.id = event.command_id
+       JOIN command ON command.household_id = event.household_id AND command.id = event.command_id
       WHERE event.household_id = :householdId
         AND event.at >= :since
         AND event.package_id IS NOT NULL

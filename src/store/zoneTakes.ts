@@ -13,7 +13,7 @@ export async function readZoneTakes(sql: Sql, householdId: number, since: string
     `SELECT event.zone_id, package.food_id, COUNT(*) AS times
        FROM ledger_event AS event
        JOIN package ON package.id = event.package_id
-       JOIN command ON command.id = event.command_id
+       JOIN command ON command.household_id = event.household_id AND command.id = event.command_id
       WHERE event.household_id = :householdId
         AND event.zone_id IS NOT NULL
         AND event.type IN ('package.taken', 'package.thawed', 'package.cooked')

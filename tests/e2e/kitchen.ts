@@ -10,12 +10,17 @@ export async function typeLine(page: Page, text: string): Promise<void> {
   await line.pressSequentially(text);
 }
 
-/** No violation of the rules that axe knows, WCAG 2.2 AA and best practice; none that stays when one page has given way to the next. */
-export async function expectAccessible(page: Page): Promise<void> {
+/**
+ * No violation of the rules that axe knows, WCAG 2.2 AA and best practice; none that stays when one page has given way to the next.
+ *
+ * @param rules these only; left out: all of them
+ */
+export async function expectAccessible(page: Page, rules?: string[]): Promise<void> {
   await expect(async () => {
     // While one page gives way to the next there is no title for a moment.
     await expect(page).toHaveTitle(/\S/);
-    const { violations } = await new AxeBuilder({ page }).analyze();
+    const axe = new AxeBuilder({ page });
+    const { violations } = await (rules ? axe.withRules(rules) : axe).analyze();
     const told = violations.map(
       ({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html.slice(0, 160)).join(' | ')}`,
     );

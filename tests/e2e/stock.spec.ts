@@ -125,11 +125,12 @@ test('a screen reader hears food, amount, place, date and band of every package;
   await page.goto('/stock?q=in+the+fridge,+dairy');
   const packages = page.getByRole('row').getByRole('button', { name: heard });
   await expect(packages.first()).toBeVisible();
-  expect(await packages.count()).toBe(
-    (await page.getByRole('checkbox', { name: /^Choose (?!all)/ }).count()) as number,
-  );
-  const dates = page.getByRole('row').getByRole('button', { name: /Why this date/ });
-  expect(await dates.filter({ visible: true }).count()).toBe(await packages.count());
+  // The rows come while the page is still being laid out.
+  await expect(async () => {
+    const count = await page.getByRole('checkbox', { name: /^Choose (?!all)/ }).count();
+    const dates = page.getByRole('row').getByRole('button', { name: /Why this date/ });
+    expect([await packages.count(), await dates.filter({ visible: true }).count()]).toEqual([count, count]);
+  }).toPass();
   await page.goto('/');
   await page.getByRole('button', { name: /^Middle shelf/ }).click();
   const zone = page.getByRole('dialog', { name: 'Middle shelf' });

@@ -2,6 +2,7 @@ import { type Page } from '@playwright/test';
 import { beginHaul, chooseLine, lineOf, lines, readBench, tellLine } from './bench';
 import { expectAccessible } from './kitchen';
 import { expect, test } from './page';
+import { photographed } from '../fixtures/photographed';
 
 /** Sends a command as the bench does. */
 async function send(page: Page, body: Record<string, unknown>) {
@@ -159,8 +160,8 @@ test('what cannot be is told plainly: too many packs, raw meat in a used bag, wh
     page.getByText('Lettuce must not be frozen').or(page.getByRole('button', { name: 'Label it and go on' })),
   ).toBeVisible();
 
-  await page.getByRole('button', { name: 'Paste' }).click();
-  const sheet = page.getByRole('dialog', { name: /Paste/ });
+  await page.getByRole('button', { name: 'Receipt', exact: true }).click();
+  const sheet = page.getByRole('dialog', { name: 'A receipt or a list' });
   await sheet.getByRole('textbox').first().fill('- milk 2 l\n2 x quark 500 g 3,80\nbrownstuff 3\nTOTAL 9.00');
   await expect(sheet.getByText('Milk, 2 l')).toBeVisible();
   await expect(sheet.getByText(/is not known/)).toBeVisible();
@@ -232,4 +233,26 @@ test('a line typed while the haul is being begun, its own food and its half all 
     .toEqual([1200, 1200]);
   await page.reload();
   await expect(lineOf(page, 'Medlar cheese')).toContainText('1.2 kg');
+});
+
+test('a photographed receipt becomes lines to check, and stays with its haul until it is taken off', async ({
+  page,
+}) => {
+  await beginHaul(page);
+  await page.getByRole('button', { name: 'Receipt', exact: true }).click();
+  const sheet = page.getByRole('dialog', { name: 'A receipt or a list' });
+  const buffer = photographed(['SKERRY STORES', 'Milk 2 l          2.10', 'Kale 900 g        1.80'], 0.01);
+  await sheet
+    .getByLabel('Photograph the receipt')
+    .setInputFiles({ name: 'receipt.jpg', mimeType: 'image/jpeg', buffer });
+  await sheet.getByRole('button', { name: '2 lines on the bench' }).click({ timeout: 60_000 });
+  await expect(lineOf(page, 'Kale')).toBeVisible();
+  await page.getByRole('button', { name: 'Receipt', exact: true }).click();
+  const photo = page.getByRole('img', { name: /^Receipt of .*photo 1/ });
+  await expect(async () =>
+    expect(await photo.evaluate((shown: HTMLImageElement) => shown.naturalWidth)).toBeGreaterThan(500),
+  ).toPass();
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Take this photo off' }).click();
+  await expect(photo).toHaveCount(0);
 });

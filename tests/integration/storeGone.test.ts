@@ -116,7 +116,7 @@ it('what one server copy keeps is old as soon as something goes through the door
 }, 600_000);
 
 it('whoever asks too often is told to wait, and how long', async () => {
-  await withCopies('often', { MOST_REQUESTS_A_MINUTE: '40' }, async ({ bases: [, base] }) => {
+  await withCopies('often', { MOST_REQUESTS_A_MINUTE: '40' }, async ({ bases: [other, base] }) => {
     const statuses: number[] = [];
     let last: Response | null = null;
     for (let at = 0; at < 60; at++) {
@@ -132,5 +132,10 @@ it('whoever asks too often is told to wait, and how long', async () => {
     expect(refused.body.error.message).toMatch(/Wait \d+ seconds/);
     // A page is turned away in the same words.
     expect((await fetch(`${base}/`)).status).toBe(429);
+    // The other copy has heard of it.
+    let there = 200;
+    for (let asked = 0; there === 200 && asked < 20; asked++)
+      there = (await get('/api/v1/zones', other)).status;
+    expect(there).toBe(429);
   });
 }, 600_000);

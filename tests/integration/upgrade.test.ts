@@ -1,17 +1,9 @@
-import { readFileSync } from 'node:fs';
-import path from 'node:path';
-import { gunzipSync } from 'node:zlib';
 import { createConnection } from 'mysql2/promise';
 import { freePort, prepareDatabase, serve, stopPid } from '../../scripts/machine.mjs';
 import { openThrowaway } from '../../scripts/mariadb.mjs';
 import { command, get } from '../fixtures/api';
+import { leftBy } from '../fixtures/leftBy';
 import { readPages } from '../fixtures/readPages';
-
-/** A household as a version of ours left it: its demo, and four packs of trout stored through its door. */
-function leftBy(version: string): string[] {
-  const file = path.resolve(__dirname, `../fixtures/upgrade/${version}.json.gz`);
-  return JSON.parse(gunzipSync(readFileSync(file)).toString('utf8')) as string[];
-}
 
 interface Row {
   code: string;

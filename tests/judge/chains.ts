@@ -1,14 +1,13 @@
 import { LINE, Store } from '../fixtures/memoryStore';
 import { food, index } from '../fixtures/reference';
 import { NO_WISH } from '../../src/core/model/wish';
-import { countedMinutes, minutesBetween } from '../../src/core/keeping/counterMinutes';
 import type { Package } from '../../src/core/model/package';
 import { StaleVersion } from '../../src/core/model/stale';
 import { Refusal } from '../../src/core/model/refusal';
 import { previewLine } from '../../src/ui/quickline/previewLine';
 import { knownZone } from '../fixtures/knownZone';
 import type { Chance } from './chance';
-import { type Around, secondKeeping, type Told } from './secondKeeping';
+import { checkStanding, dayOf, fail, here, type Run } from './laws';
 
 const FOODS = [
   'ground-beef',
@@ -33,22 +32,6 @@ const ZONES = ['shelf', 'door', 'chest'];
 const MINUTE = 60_000;
 const DAY = 24 * 60 * MINUTE;
 
-/** Something a law forbids, with all that is needed to see it again. */
-export class Broken extends Error {}
-
-interface Run {
-  store: Store;
-  chance: Chance;
-  at: string;
-  log: string[];
-  /** Minutes out of the cold of each package, as far as they were ever known. */
-  minutes: Map<string, number>;
-  wished: Map<string, { fridge?: number; opened?: number }>;
-  count: number;
-}
-
-const dayOf = ({ at }: Run): string => at.slice(0, 10);
-
 function later(run: Run): void {
   const { chance } = run;
   const more = chance.may(0.6) ? chance.whole(0, 90) * MINUTE : chance.whole(1, 6) * DAY;
@@ -66,68 +49,6 @@ function tell(run: Run, command: Record<string, unknown>): string | null {
     if (error instanceof Refusal || error instanceof StaleVersion || error instanceof RangeError) return null;
     throw error;
   }
-}
-
-const here = ({ store }: Run): Package[] => [...store.packages.values()].filter(({ gone }) => gone === null);
-
-function fail(run: Run, law: string, more: unknown): never {
-  throw new Broken(`${law}\n${run.log.join('\n')}\n${JSON.stringify(more)}`);
-}
-
-function aroundOf(run: Run, one: Package): Around {
-  return {
-    printed: one.printed,
-    wrap: one.wrap ?? 'zip-bag',
-    blanched: one.blanched,
-    fridgeC: 4,
-    freezerC: -18,
-    caution: run.store.settings.caution,
-    thawHours: null,
-    accepted: true,
-    wish: run.wished.get(one.foodId) ?? {},
-  };
-}
-
-/** Laws that hold after every command, whatever it was. */
-function checkStanding(run: Run): void {
-  for (const one of here(run)) {
-    const plain = secondKeeping(one.foodId, one.history as unknown as Told[], aroundOf(run, one));
-    const stored = { useBy: one.useBy, bestBy: one.bestBy, dead: one.condemned };
-    if (typeof plain === 'string') fail(run, 'stored though a rule refuses it', { one, plain });
-    const { minutes: _m, ...dates } = plain;
-    if (JSON.stringify(dates) !== JSON.stringify(stored))
-      fail(run, 'stored is not what the rules say', { stored, plain, one });
-    checkCaps(run, one);
-    const stay =
-      one.counterSince === null
-        ? 0
-        : countedMinutes(one.state, minutesBetween(one.counterSince, run.at), false);
-    const minutes = one.counterMinutes + stay;
-    if (minutes < (run.minutes.get(one.id) ?? 0)) fail(run, 'minutes fell', { one, minutes });
-    run.minutes.set(one.id, minutes);
-    if (food(one.foodId).controlled && one.counterMinutes >= 120 && !one.condemned)
-      fail(run, 'two hours out, and kept', one);
-  }
-}
-
-/** Caps that no event may pass: printed until frozen, a finding until frozen or thawed, the end for good. */
-function checkCaps(run: Run, one: Package): void {
-  const slept = one.history.findLastIndex(({ did }) =>
-    ['frozen', 'refrozen', 'thawing', 'thawed'].includes(did),
-  );
-  const [start] = one.history;
-  const cameFrozen = start !== undefined && 'frozen' in start;
-  const { printed } = one;
-  if (printed && slept < 0 && !cameFrozen && (printed.kind === 'use-by' || printed.kind === 'freeze-by')) {
-    if (one.useBy !== null && one.useBy > printed.date) fail(run, 'past a printed use by', one);
-  }
-  one.history.forEach(({ did, on }, at) => {
-    if (did !== 'found-turning' && did !== 'found-bad') return;
-    const limit = did === 'found-bad' ? on : new Date(Date.parse(on) + DAY).toISOString().slice(0, 10);
-    if (at > slept && one.governingDate > limit) fail(run, 'past a finding', one);
-    if (did === 'found-bad' && (one.governingDate > limit || !one.condemned))
-      fail(run, 'found bad, and kept', one);
-  });
 }
 
 const after = (a: string | null, b: string | null): boolean => (a ?? '9999') > (b ?? '9999');

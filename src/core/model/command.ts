@@ -2,6 +2,7 @@ import type { Cut } from './cut';
 import type { KeptKind } from './kept';
 import type { Decision, PastCommand } from './decision';
 import type { HaulLine } from './haul';
+import type { Role } from './role';
 import type { World } from './world';
 
 /** What every command carries besides its body. */
@@ -52,8 +53,6 @@ export interface Needs {
   fills?: boolean;
   jobs?: boolean;
   containers?: boolean;
-  /** Ids that the command brings along for something new; one used elsewhere is refused. */
-  brings?: readonly string[];
   /** How many package codes it makes; told when its lines are loaded. */
   newCodes?: number | ((lines: readonly HaulLine[]) => number);
   /** Since when it must be known where packages lay, from the cuts that are kept; `null`: not at all. */
@@ -70,6 +69,8 @@ export interface Needs {
  */
 export interface CommandKind<Body extends object = object> {
   readonly type: string;
+  /** Who may tell it besides a cook; left out: nobody. */
+  readonly may?: readonly Role[];
   /** Never in the ledger's list: one of many small steps of something that is told as a whole. */
   readonly unlisted?: true;
   /** The id of the earlier command that it speaks of. */

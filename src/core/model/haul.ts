@@ -35,6 +35,8 @@ export interface Haul {
    * not frozen). What was told stays told.
    */
   plan?: Readonly<Record<string, ToldPlace>>;
+  /** Photos of its receipt, by id. */
+  receipts?: readonly string[];
   /** When everything was put away; `null`: it is open. */
   closedAt: string | null;
 }

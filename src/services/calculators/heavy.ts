@@ -29,6 +29,13 @@ function workers(): Piscina {
   return shared.orderlyFrostWorkers;
 }
 
+/** How the workers are: how many threads there are, and how many answers wait for one. */
+export function workersStanding(): { threads: number; waiting: number; full: boolean } {
+  const pool = shared.orderlyFrostWorkers;
+  const waiting = pool?.queueSize ?? 0;
+  return { threads: pool?.threads.length ?? 0, waiting, full: waiting >= MOST_WAITING };
+}
+
 /**
  * Has a heavy answer of the core worked out in a thread of its own, so that everybody else is answered meanwhile.
  *

@@ -10,12 +10,12 @@ import type { Package } from '@/core/model/package';
 import type { PastCommand } from '@/core/model/decision';
 import type { World } from '@/core/model/world';
 import type { Sql } from '@/store/database';
-import { type Household, takeCodeNumbers } from '@/store/households';
+import { takeCodeNumbers } from '@/store/codeNumbers';
+import type { Household } from '@/store/households';
 import { readJobs } from '@/store/jobs';
 import { readKept } from '@/store/kept';
 import { readContainers } from '@/store/containers';
 import { lockHaulLines, readCode, readHaul, readHaulLines, readOpenHaul } from '@/store/hauls';
-import { isTakenElsewhere } from '@/store/drawings';
 import { drawingOf, type Kitchen } from '@/store/kitchens';
 import { readPastCommand } from '@/store/ledger';
 import { readReadings } from '@/store/readings';
@@ -129,7 +129,7 @@ export interface Standing {
  * Fetches and locks what a command says that it needs, and nothing else.
  *
  * @param household as it stands under its lock, @param standing its foods and zones as they stand then
- * @throws Problem 404, 409 or 422 for what it names and nobody knows, or brings along and is used
+ * @throws Problem 404 or 422 for what it names and nobody knows
  */
 export async function loadWorld(
   db: Sql,
@@ -139,10 +139,7 @@ export async function loadWorld(
 ): Promise<{ world: World; past: PastCommand | null }> {
   const past = await loadPast(db, household.id, kind.pastOf?.(command));
   const needs = kind.needs(command, past);
-  const { brings = [], readingsOf = [] } = needs;
-  if (brings.length > 0 && (await isTakenElsewhere(db, household.id, [...brings]))) {
-    throw new Problem(409, 'id-used', 'One of these ids was used for something else. Draw it anew.');
-  }
+  const { readingsOf = [] } = needs;
   const readings = past ? await readReadings(db, household.id, [...new Set(readingsOf)], past.at) : [];
   const jobs = needs.jobs ? await readJobs(db, household.id) : [];
   const containers = needs.containers ? await readContainers(db, household.id) : [];

@@ -12,6 +12,11 @@ import {
   personSchema,
   removeHouseholdSchema,
 } from '../household/households';
+import { fileQuery } from '../exchange/openFile';
+import { runSchema } from '../exchange/runs';
+import { joinSchema } from '../keys/join';
+import { deviceSchema, inviteSchema, memberSchema, nothingSchema, roleSchema } from '../keys/members';
+import { passwordSchema, signInSchema, signOutSchema } from '../keys/signIn';
 import { keepingSchema, portionsSchema } from '../calculators/estimates';
 import { freezeSchema, thawSchema } from '../calculators/heat';
 import { lumpSchema } from '../lump/lump';
@@ -45,6 +50,8 @@ const answer = (description: string) => ({ description, content: json({ type: 'o
 const ERRORS = Object.fromEntries(
   [
     ['400', 'not valid: fields say where'],
+    ['401', 'a key is asked for'],
+    ['403', 'the key does not open that'],
     ['404', 'not found'],
     ['409', 'stale version, or an id used before'],
     ['405', 'wrong method: Allow says which'],
@@ -168,6 +175,11 @@ const READ: Record<string, [summary: string, query?: Joi.ObjectSchema, kind?: 'p
   '/api/v1/labels': ['Labels as PDF', QUERIES.labels, 'pdf'],
   '/api/v1/guide': ['The guide on one page as PDF', QUERIES.none, 'pdf'],
   '/api/v1/households': ['Households to choose from, and which this device shows'],
+  '/api/v1/keys': ['Members of the household and their devices'],
+  '/api/v1/guest': ['What stands under “Help yourself”, as a guest sees it'],
+  '/api/v1/exchange/household': ['The whole household as one JSON document'],
+  '/api/v1/exchange/table': ['A table as CSV', QUERIES.table, 'csv'],
+  '/api/v1/exchange/runs/{id}': ['How far something is that comes in'],
   '/api/v1/health': ['Database reached, migrations current'],
   '/api/v1/openapi.json': ['This page'],
 };
@@ -187,6 +199,18 @@ const send = (summary: string, schema: unknown) => ({
   post: {
     summary,
     requestBody: { required: true, content: json(schema) },
+    responses: { '200': answer(summary), ...ERRORS },
+  },
+});
+
+const sendFile = (summary: string) => ({
+  post: {
+    summary,
+    parameters: parametersOf('', fileQuery),
+    requestBody: {
+      required: true,
+      content: { 'application/octet-stream': { schema: { type: 'string', format: 'binary' } } },
+    },
     responses: { '200': answer(summary), ...ERRORS },
   },
 });
@@ -213,8 +237,36 @@ export function openApi() {
       '/api/v1/households/choose': send('Show another household on this device', swagger(householdIdSchema)),
       '/api/v1/households/person': send('Who uses this device; empty: nobody says', swagger(personSchema)),
       '/api/v1/households/demo': send('Put the demo back as it was at first', swagger(demoSchema)),
+      '/api/v1/keys/sign-in': send('Sign in by name and password', swagger(signInSchema)),
+      '/api/v1/keys/sign-out': send('Sign this device out', swagger(signOutSchema)),
+      '/api/v1/keys/join': send('Come in by a code', swagger(joinSchema)),
+      '/api/v1/keys/password': send('Set one’s own password', swagger(passwordSchema)),
+      '/api/v1/keys/invite': send('Invite somebody, once, for a day', swagger(inviteSchema)),
+      '/api/v1/keys/invite/back': send('Take open invitations back', swagger(nothingSchema)),
+      '/api/v1/keys/role': send('Give a member another role', swagger(roleSchema)),
+      '/api/v1/keys/member/end': send('End a membership', swagger(memberSchema)),
+      '/api/v1/keys/device/out': send('Put a device out', swagger(deviceSchema)),
+      '/api/v1/keys/guest-key': send('Another key for labels', swagger(nothingSchema)),
       '/api/v1/households/remove': send('Delete a household, by its name', swagger(removeHouseholdSchema)),
+      '/api/v1/exchange/look': sendFile('What a file would bring'),
+      '/api/v1/exchange/begin': sendFile('Begin to bring a file in'),
+      '/api/v1/exchange/stop': send('Stop what comes in', swagger(runSchema)),
+      '/api/v1/exchange/undo': send('Take back all that came in', swagger(runSchema)),
       ...Object.fromEntries(Object.keys(READ).map((address) => [address, read(address)])),
+      '/api/v1/haul/receipt': {
+        post: {
+          summary: 'The words on a photographed receipt, a line each; keeps nothing',
+          requestBody: { content: { 'image/*': { schema: { type: 'string', format: 'binary' } } } },
+          responses: { 200: answer('the words'), ...ERRORS },
+        },
+      },
+      '/api/v1/haul/receipt/keep': {
+        post: {
+          summary: 'Keep the photo of a receipt; its id is put to a haul by `haul.set`',
+          requestBody: { content: { 'image/*': { schema: { type: 'string', format: 'binary' } } } },
+          responses: { 200: answer('its id'), ...ERRORS },
+        },
+      },
       '/api/v1/photos': {
         post: {
           summary: 'Keep a photo; its id is put to a package by `package.picture`',

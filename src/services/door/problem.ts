@@ -1,6 +1,6 @@
 import { StaleSetting, StaleVersion } from '@/core/model/stale';
 import { Refusal } from '@/core/model/refusal';
-import { DatabaseGone, DiskFull, KeptOrNot, StoreBusy } from '@/store/database';
+import { DatabaseGone, DiskFull, KeptOrNot, StoreBusy } from '@/store/storeFaults';
 
 export interface FieldFault {
   path: string;
@@ -28,6 +28,22 @@ export class Problem extends Error {
 /** The error body of the API; never a stack trace. */
 export interface ProblemBody {
   error: { code: string; message: string } & Problem['more'];
+}
+
+const watching = globalThis as typeof globalThis & {
+  /** Set by the server (scripts/watch.mjs): writes a line with the id of the request. */
+  orderlyFrostLog?: (told: object, says: string) => void;
+};
+
+/** Writes a fault of ours down; never what a statement had in it, where names and digests stand. */
+function logFault(error: unknown): void {
+  const { name, message, stack, code } = (
+    error instanceof Error ? error : new Error(String(error))
+  ) as Error & {
+    code?: string;
+  };
+  if (watching.orderlyFrostLog) watching.orderlyFrostLog({ name, message, stack, fault: code }, 'fault');
+  else console.error(stack);
 }
 
 function problemOf(error: unknown): Problem {
@@ -74,7 +90,7 @@ function problemOf(error: unknown): Problem {
       'The store cannot be reached at the moment. Nothing was changed; try again shortly.',
     );
   }
-  console.error(error);
+  logFault(error);
   return new Problem(500, 'fault', 'Something went wrong on our side. Nothing was changed.');
 }
 

@@ -1,6 +1,7 @@
 import Joi from 'joi';
 import { GROUPINGS } from '@/core/stock/groupStock';
 import { STATES } from '@/core/model/history';
+import { TABLE_NAMES } from '../exchange/tables';
 import { uuid } from './schemas/words';
 import { dateSchema } from './validate';
 
@@ -36,6 +37,11 @@ const grouping = Joi.string()
 /** What may be asked at each address that is read, in the query of the address; nothing else is taken. */
 export const QUERIES = {
   none: Joi.object({}),
+  table: Joi.object({
+    table: Joi.string()
+      .valid(...TABLE_NAMES)
+      .required(),
+  }),
   today: Joi.object({ scope }),
   firstOut: Joi.object({ scope, after }),
   stock: Joi.object({

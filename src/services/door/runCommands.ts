@@ -12,9 +12,11 @@ import {
   readAnswer,
   readFirstAt,
   readLastRecorded,
-} from '@/store/ledger';
+} from '@/store/commands';
 import { now } from './clock';
-import { chosenPerson } from '../household/chosen';
+import { refuseOthers, refuseTypes } from '../keys/mayTell';
+import { type Visitor, whoAsks } from '../keys/whoAsks';
+import { chosenPerson } from '../household/person';
 import { keptKitchen } from '../household/kept';
 import { loadReference, ourHousehold, referenceOf } from '../household/household';
 import { Problem } from './problem';
@@ -69,12 +71,17 @@ async function refuseBeforeAll(db: Sql, { at }: Told, householdId: number): Prom
   });
 }
 
+/** Who tells commands: by the name chosen on the device, and, where keys are asked for, by the key. */
+export interface Teller extends Pick<Visitor, 'member'> {
+  person: string | null;
+}
+
 async function runOne(
   db: Sql,
   read: ReadCommand,
   household: Household,
   standing: Standing,
-  person: string | null,
+  teller: Teller,
 ): Promise<CommandAnswer> {
   const { kind, command } = read;
   await refuseBeforeAll(db, command, household.id);
@@ -85,7 +92,8 @@ async function runOne(
     digest: digestOf(command),
     at: command.at,
     ...recorded,
-    toldBy: household.settings.people.find((name) => name === person) ?? null,
+    toldBy: teller.member?.name ?? household.settings.people.find((name) => name === teller.person) ?? null,
+    memberId: teller.member?.member ?? null,
   });
   if (!claimed) throw new Problem(409, 'id-used', 'This command id was used for something else.');
   const { world, past } = await loadWorld(db, read, household, standing);
@@ -138,31 +146,37 @@ async function standingOf(db: Sql, household: Household, begun: Household): Prom
 }
 
 /**
- * Runs commands under their household's lock, which is held until the transaction ends: caution, wishes and own foods are those
- * that stand then, also when another server copy has just set them. What was run before answers as the first time, and the rest
- * of a list is run.
+ * Runs one command after the other in a transaction, under their household's lock, which is held until it ends: caution, wishes
+ * and own foods are those that stand then, also when another server copy has just set them. What was run before answers as the
+ * first time.
  *
- * @param person who tells them, by the name chosen on the device; only one who lives there is written down
+ * @param teller who tells them; without a key only the name of somebody who lives there is written down
  */
+export function lockedRunner(
+  db: Sql,
+  householdId: number,
+  teller: Teller = { member: null, person: null },
+): (read: ReadCommand) => Promise<CommandAnswer> {
+  let begun: Household | null = null;
+  return async (read) => {
+    const household = await lockHousehold(db, householdId);
+    if (!household) throw new Problem(404, 'no-household', 'This household is not there any more.');
+    begun ??= household;
+    const before = await answeredBefore(db, read.command, householdId);
+    return before ?? runOne(db, read, household, await standingOf(db, household, begun), teller);
+  };
+}
+
+/** Runs a list of commands by {@link lockedRunner}; what was run before answers as the first time, and the rest is run. */
 export async function runLocked(
   db: Sql,
   commands: readonly ReadCommand[],
   householdId: number,
-  person: string | null = null,
+  teller?: Teller,
 ): Promise<CommandAnswer[]> {
+  const run = lockedRunner(db, householdId, teller);
   const answers: CommandAnswer[] = [];
-  let begun: Household | null = null;
-  for (const read of commands) {
-    const household = await lockHousehold(db, householdId);
-    if (!household) throw new Problem(404, 'no-household', 'This household is not there any more.');
-    const before = await answeredBefore(db, read.command, householdId);
-    if (before) {
-      answers.push(before);
-      continue;
-    }
-    begun ??= household;
-    answers.push(await runOne(db, read, household, await standingOf(db, household, begun), person));
-  }
+  for (const read of commands) answers.push(await run(read));
   return answers;
 }
 
@@ -173,8 +187,13 @@ export async function runLocked(
  * @throws Problem, Refusal or StaleVersion; nothing was changed then
  */
 export async function runCommands(body: unknown): Promise<CommandAnswer[]> {
+  const visitor = await whoAsks();
+  refuseTypes(body, visitor.role);
   const commands = readCommands(body, now());
   const household = await ourHousehold();
-  const person = await chosenPerson();
-  return transaction((db) => runLocked(db, commands, household.id, person));
+  const teller = { member: visitor.member, person: await chosenPerson() };
+  return transaction(async (db) => {
+    await refuseOthers(db, commands, household, visitor);
+    return runLocked(db, commands, household.id, teller);
+  });
 }

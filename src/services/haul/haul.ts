@@ -4,6 +4,7 @@ import { type LabelText, labelText } from '@/core/labels/labelText';
 import { tapeWords } from '@/core/labels/tapeWords';
 import { asFrozen } from '@/core/ledger/package/asFrozen';
 import type { Package } from '@/core/model/package';
+import { ROLE_WORDS } from '@/core/model/role';
 import type { Container } from '@/core/model/container';
 import { type AmountUnit, sayAmount } from '@/core/units/sayAmount';
 import { sql } from '@/store/database';
@@ -11,6 +12,7 @@ import { readContainers } from '@/store/containers';
 import { readCode, readHaulLines, readLastPacked, readLatestHauls, readOpenHaul } from '@/store/hauls';
 import { type BoughtLot, readBought } from '@/store/bought';
 import { readPackages } from '@/store/packages';
+import { whoAsks } from '../keys/whoAsks';
 import { freezerCold } from './freezerCold';
 import { type HouseholdContext, viewContext } from '../household/context';
 
@@ -44,6 +46,8 @@ export interface LastBuy {
 }
 
 export interface HaulView {
+  /** Why whoever asks begins no haul; `null`: she may. */
+  not_yours: string | null;
   now: string;
   today: string;
   haul: Haul | null;
@@ -57,6 +61,8 @@ export interface HaulView {
   before: {
     name: string;
     lines: { food: string; called: string; amount: number; unit: AmountUnit }[];
+    /** Photos of its receipt, by id. */
+    receipts: readonly string[];
   } | null;
   containers: Container[];
 }
@@ -147,6 +153,7 @@ async function readPacks(lines: readonly HaulLine[], context: HouseholdContext):
 export async function readHaulView(): Promise<HaulView> {
   const context = await viewContext();
   const { household, today, at } = context;
+  const { role } = await whoAsks();
   const [haul, latest, bought, containers] = await Promise.all([
     readOpenHaul(sql(), household.id),
     readLatestHauls(sql(), household.id, 2),
@@ -167,6 +174,7 @@ export async function readHaulView(): Promise<HaulView> {
   const packedNow = new Set(lines.filter((line) => line.packages !== null).map(({ food }) => food));
   const before = bought.filter(({ foodId, startOn }) => !(packedNow.has(foodId) && startOn === today));
   return {
+    not_yours: role === 'cook' ? null : `A cook brings in what comes. You may ${ROLE_WORDS[role].may}.`,
     now: at,
     today,
     haul,
@@ -183,6 +191,7 @@ export async function readHaulView(): Promise<HaulView> {
       previous && previousLines.length > 0
         ? {
             name: previous.name,
+            receipts: previous.receipts ?? [],
             lines: previousLines.map(({ food, called, amount, unit }) => ({ food, called, amount, unit })),
           }
         : null,

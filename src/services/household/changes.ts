@@ -1,6 +1,6 @@
 import { now } from '../door/clock';
 import { sql } from '@/store/database';
-import { readLatest } from '@/store/ledger';
+import { readLatest } from '@/store/commands';
 import { ourHousehold } from './household';
 import { keptSince } from './kept';
 

@@ -17,21 +17,73 @@ export const inHousehold = <Result>(id: number, work: () => Promise<Result>): Pr
 const idOf = (text: string | undefined | null): number | null =>
   text && /^[1-9]\d{0,9}$/.test(text) ? Number(text) : null;
 
-/** Which household a request names; `firmly`: it may be no other. */
-export async function toldHousehold(): Promise<{ id: number | null; firmly: boolean }> {
-  const inside = working.getStore();
-  if (inside !== undefined) return { id: inside, firmly: true };
+/** Which household a request names; `firmly`: it may be no other; `inside`: this server itself works in it, for nobody. */
+export interface ToldHousehold {
+  id: number | null;
+  firmly: boolean;
+  inside: boolean;
+}
+
+/** Reads from the request; outside of one, what else there is. */
+async function fromRequest<Value>(read: () => Promise<Value>, outside: () => Value): Promise<Value> {
   try {
-    const shown = idOf((await headers()).get(HOUSEHOLD_HEADER));
-    if (shown !== null) return { id: shown, firmly: true };
-    return { id: idOf((await cookies()).get(HOUSEHOLD_COOKIE)?.value), firmly: false };
+    return await read();
   } catch (error) {
     // Outside of a request nothing is chosen; anything else is for Next.js.
-    if (error instanceof Error && error.message.includes('outside a request scope'))
-      return { id: chosenIn(asking.getStore() ?? ''), firmly: false };
+    if (error instanceof Error && error.message.includes('outside a request scope')) return outside();
     throw error;
   }
 }
+
+/** The household that is meant. This server may be kept to one (`HOUSEHOLD_ID`). */
+export async function toldHousehold(): Promise<ToldHousehold> {
+  const inside = working.getStore();
+  if (inside !== undefined) return { id: inside, firmly: true, inside: true };
+  const kept = idOf(process.env.HOUSEHOLD_ID);
+  if (kept !== null) return { id: kept, firmly: true, inside: false };
+  const shown = await fromRequest(
+    async () => idOf((await headers()).get(HOUSEHOLD_HEADER)),
+    () => null,
+  );
+  if (shown !== null) return { id: shown, firmly: true, inside: false };
+  return { id: idOf(await cookieOf(HOUSEHOLD_COOKIE)), firmly: false, inside: false };
+}
+
+/** What a cookie of the request holds. */
+export const cookieOf = (name: string): Promise<string | undefined> =>
+  fromRequest(
+    async () => (await cookies()).get(name)?.value,
+    () => cookieIn(asking.getStore() ?? '', name),
+  );
+
+/** Where a request comes from, as the server found it (scripts/server.mjs); nothing that its sender says of it. */
+export const callerAddress = (): Promise<string> =>
+  fromRequest(
+    async () => (await headers()).get('x-orderly-frost-address') ?? 'nowhere',
+    () => 'nowhere',
+  );
+
+const BROWSERS = [
+  /\b(Edg)\w*\//,
+  /\b(Firefox|FxiOS)\//,
+  /\b(?:Headless)?(Chrome|CriOS|Chromium)\//,
+  /\b(Safari)\//,
+];
+const BROWSER_NAMES: Readonly<Record<string, string>> = { Edg: 'Edge', FxiOS: 'Firefox', CriOS: 'Chrome' };
+const SYSTEMS = ['Android', 'iPhone', 'iPad', 'Windows', 'Mac OS', 'CrOS', 'Linux'];
+
+/** What a device is, by what its browser says: "Firefox on Android". */
+export const callerDevice = (): Promise<string> =>
+  fromRequest(
+    async () => {
+      const says = (await headers()).get('user-agent') ?? '';
+      const found = BROWSERS.map((one) => one.exec(says)?.[1]).find((one) => one !== undefined);
+      const browser = found === undefined ? 'A program' : (BROWSER_NAMES[found] ?? found);
+      const system = SYSTEMS.find((one) => says.includes(one));
+      return system === undefined ? browser : `${browser} on ${system === 'CrOS' ? 'a Chromebook' : system}`;
+    },
+    () => 'this machine',
+  );
 
 const asking = new AsyncLocalStorage<string>();
 
@@ -39,18 +91,8 @@ const asking = new AsyncLocalStorage<string>();
 export const withCookies = <Result>(header: string, work: () => Promise<Result>): Promise<Result> =>
   asking.run(header, work);
 
-/** The household chosen in a cookie header; `null`: none. */
-function chosenIn(header: string): number | null {
-  const found = header.split(/;\s*/).find((pair) => pair.startsWith(`${HOUSEHOLD_COOKIE}=`));
-  return idOf(found?.slice(HOUSEHOLD_COOKIE.length + 1));
-}
-
-/** The name of who uses this device, as chosen on it; `null`: nobody chose. */
-export async function chosenPerson(): Promise<string | null> {
-  try {
-    const name = (await cookies()).get(PERSON_COOKIE)?.value;
-    return name ? decodeURIComponent(name).slice(0, 60) : null;
-  } catch {
-    return null;
-  }
+/** A cookie in a cookie header. */
+function cookieIn(header: string, name: string): string | undefined {
+  const found = header.split(/;\s*/).find((pair) => pair.startsWith(`${name}=`));
+  return found?.slice(name.length + 1);
 }

@@ -30,6 +30,7 @@ import { putContainer } from '@/store/containers';
 import { putMeasured } from '@/store/readings';
 import { readStock } from '@/store/packages';
 import { putJob } from '@/store/jobs';
+import { lockMemberships, type Membership, putMembership } from '@/store/members';
 import { now, todayIn } from '../door/clock';
 import { drawIn } from '../door/putSetting';
 import { newFeedKey } from '../door/loadWorld';
@@ -122,7 +123,7 @@ function toDrawing({ compartments, ...appliance }: DemoAppliance): {
 /** The demo's household and kitchen, in place of what there was of it: there is one at every moment. */
 async function addKitchen(demo: DemoHousehold): Promise<number> {
   return transaction(async (db) => {
-    await clearDemo(db);
+    const members = await clearDemo(db);
     const householdId = await addHousehold(db, {
       ...demo.household,
       demo: true,
@@ -135,6 +136,7 @@ async function addKitchen(demo: DemoHousehold): Promise<number> {
         feedKey: newFeedKey(),
       },
     });
+    for (const { member, role } of members) await putMembership(db, householdId, member, role);
     for (const appliance of demo.appliances) {
       const { drawing, measured } = toDrawing(appliance);
       await drawIn(db, householdId, drawing);
@@ -158,8 +160,10 @@ async function addKitchen(demo: DemoHousehold): Promise<number> {
       });
     }
     const { index } = await loadReference(db, householdId);
-    for (const { copy, ...own } of demo.foods)
-      await putFood(db, householdId, { ...foodNamed(index, copy), ...own });
+    for (const { copy, ...own } of demo.foods) {
+      const near = foodNamed(index, copy);
+      await putFood(db, householdId, { ...near, ...own, copyOf: near.copyOf ?? near.id });
+    }
     await renewFiguresVersion(db, householdId);
     return householdId;
   });
@@ -252,9 +256,15 @@ async function moveIn(): Promise<void> {
   await dropReferenceDigest(sql(), MOVING_IN);
 }
 
-/** Empties what there is of the demo. */
-async function clearDemo(db: Sql): Promise<void> {
-  for (const { id, demo } of await readHouseholds(db)) if (demo) await clearHouseholds(db, id);
+/** Empties what there is of the demo. @returns who belonged to it */
+async function clearDemo(db: Sql): Promise<Membership[]> {
+  const members: Membership[] = [];
+  for (const { id, demo } of await readHouseholds(db)) {
+    if (!demo) continue;
+    members.push(...(await lockMemberships(db, id)));
+    await clearHouseholds(db, id);
+  }
+  return members;
 }
 
 /**

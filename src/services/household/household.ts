@@ -10,21 +10,22 @@ import { readFoodRows, readOutageClasses } from '@/store/foods';
 import { type Household, readHousehold } from '@/store/households';
 import { readWishes } from '@/store/wishes';
 import { Problem } from '../door/problem';
+import { whoAsks } from '../keys/whoAsks';
 import { toldHousehold } from './chosen';
 
 /**
  * The household that is meant: the one this server is kept to (`HOUSEHOLD_ID`), else the one this work is done in or the device
- * chose, else the own one made last, else the first.
+ * chose, else the own one made last, else the first. Where keys are asked for it is one of the member's own, or none.
  *
- * @throws Problem 404 when there is none yet, or a page still speaks of one that is gone
+ * @throws Problem 401 when a key is asked for, 404 when there is none yet, or a page still speaks of one that is gone
  */
 export async function ourHousehold(): Promise<Household> {
-  const kept = process.env.HOUSEHOLD_ID;
-  const told = await toldHousehold();
-  const wanted = kept ? Number(kept) : told.id;
+  const visitor = await whoAsks();
+  const { firmly } = await toldHousehold();
   const household =
-    (await readHousehold(sql(), wanted)) ?? (told.firmly ? null : await readHousehold(sql(), null));
-  if (!household && told.firmly)
+    (await readHousehold(sql(), visitor.householdId)) ??
+    (firmly || visitor.member ? null : await readHousehold(sql(), null));
+  if (!household && firmly)
     throw new Problem(404, 'no-household', 'This household is not there any more. Load the page again.');
   if (!household)
     throw new Problem(404, 'no-household', 'There is no household yet. Start with `npm start`.');

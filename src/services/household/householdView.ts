@@ -1,5 +1,5 @@
 import type { HouseholdSettings } from '@/core/model/setting';
-import { chosenPerson } from './chosen';
+import { chosenPerson } from './person';
 import { viewContext } from './context';
 import { publicUrl } from '../papers/publicUrl';
 

@@ -8,15 +8,18 @@ import {
   clearHouseholds,
   type ListedHousehold,
   lockHousehold,
-  readHousehold,
+  type NewHousehold,
   readHouseholds,
   readHouseholdSizes,
 } from '@/store/households';
+import { putMembership } from '@/store/members';
+import { whoAsks } from '../keys/whoAsks';
 import { newFeedKey } from '../door/loadWorld';
 import { Problem } from '../door/problem';
 import { HOUSEHOLD_WORDS } from '../door/schemas/household';
 import { plainText, validate } from '../door/validate';
-import { chosenPerson, toldHousehold } from './chosen';
+import { toldHousehold } from './chosen';
+import { chosenPerson } from './person';
 import { putDemoBack } from './demo';
 import { ourHousehold } from './household';
 
@@ -32,7 +35,11 @@ export interface HouseholdChoice {
 
 /** All households, which of them is shown, and who uses this device. */
 export async function readHouseholdChoice(): Promise<HouseholdChoice> {
-  const [listed, sizes] = await Promise.all([readHouseholds(sql()), readHouseholdSizes(sql())]);
+  const listed = await visibleHouseholds();
+  const sizes = await readHouseholdSizes(
+    sql(),
+    listed.map(({ id }) => id),
+  );
   const households = listed.map((one) => ({ ...one, packages: sizes.get(one.id) ?? 0 }));
   const here = households.length === 0 ? null : await ourHousehold();
   return {
@@ -44,10 +51,30 @@ export async function readHouseholdChoice(): Promise<HouseholdChoice> {
   };
 }
 
+/** Every household; where keys are asked for, the member's own. */
+export async function visibleHouseholds(): Promise<ListedHousehold[]> {
+  const { member } = await whoAsks();
+  return readHouseholds(sql(), member && member.memberships.map(({ householdId }) => householdId));
+}
+
+/** A household that this visitor may do everything in. @throws Problem 404 for any other: it may not even be known to be there */
+async function mustBeCookOf(id: number | undefined): Promise<void> {
+  const { member } = await whoAsks();
+  const its = member?.memberships.find(({ householdId }) => householdId === id);
+  if (member && its?.role !== 'cook')
+    throw new Problem(
+      its ? 403 : 404,
+      its ? 'not-yours' : 'not-found',
+      its
+        ? 'Your key does not open that. Ask a cook of this kitchen.'
+        : 'This household is not there any more.',
+    );
+}
+
 /** True when the first page asks which door: nothing was chosen here, and nobody made a household of their own yet. */
 export async function asksWhichDoor(): Promise<boolean> {
   if (process.env.HOUSEHOLD_ID || (await toldHousehold()).id !== null) return false;
-  return !(await readHouseholds(sql())).some(({ own }) => own);
+  return !(await visibleHouseholds()).some(({ own }) => own);
 }
 
 export const newHouseholdSchema = Joi.object({
@@ -84,7 +111,8 @@ export async function addOwnHousehold(body: unknown): Promise<{ id: number }> {
     caution,
     people,
   } = told;
-  const others = await readHouseholds(sql());
+  const { member } = await whoAsks();
+  const others = await visibleHouseholds();
   if (others.some((other) => other.name.toLowerCase() === name.toLowerCase()))
     throw new Problem(
       409,
@@ -94,7 +122,7 @@ export async function addOwnHousehold(body: unknown): Promise<{ id: number }> {
         fields: [{ path: 'name', message: 'taken' }],
       },
     );
-  const id = await addHousehold(sql(), {
+  const household: NewHousehold = {
     name,
     timeZone,
     currency,
@@ -110,6 +138,11 @@ export async function addOwnHousehold(body: unknown): Promise<{ id: number }> {
       leadFrozen: USUAL_LEAD.frozen,
       feedKey: newFeedKey(),
     },
+  };
+  const id = await transaction(async (db) => {
+    const added = await addHousehold(db, household);
+    if (member) await putMembership(db, added, member.member, 'cook');
+    return added;
   });
   return { id };
 }
@@ -119,7 +152,7 @@ export const householdIdSchema = Joi.object({ id: Joi.number().integer().min(1).
 /** The household this device shows from now on. @throws Problem 404 */
 export async function chosenHousehold(body: unknown): Promise<{ id: number; name: string }> {
   const { id } = validate<{ id: number }>(householdIdSchema, body);
-  const household = await readHousehold(sql(), id);
+  const household = (await visibleHouseholds()).find((one) => one.id === id);
   if (!household) throw new Problem(404, 'not-found', 'This household is not there any more.');
   return { id, name: household.name };
 }
@@ -144,6 +177,8 @@ export const demoSchema = Joi.object({});
 /** The demo as it was at first. @returns its id, which is another one than before */
 export async function demoPutBack(body: unknown): Promise<{ id: number }> {
   validate(demoSchema, body);
+  const before = (await readHouseholds(sql())).find((household) => household.demo);
+  await mustBeCookOf(before?.id);
   await putDemoBack();
   const demo = (await readHouseholds(sql())).find((household) => household.demo);
   if (!demo) throw new Problem(500, 'fault', 'The demo did not come back. Try again.');
@@ -158,6 +193,7 @@ export const removeHouseholdSchema = Joi.object({
 /** Deletes a household with all that is in it; its name must be said. @throws Problem 403, 404 or 422 */
 export async function removeHousehold(body: unknown): Promise<{ name: string }> {
   const { id, name } = validate<{ id: number; name: string }>(removeHouseholdSchema, body);
+  await mustBeCookOf(id);
   await transaction(async (db) => {
     const household = await lockHousehold(db, id);
     if (!household) throw new Problem(404, 'not-found', 'This household is not there any more.');

@@ -2,14 +2,14 @@ import { createHash } from 'node:crypto';
 import { v4 as newUuid } from 'uuid';
 import { decide } from '@/core/ledger/decide';
 import { renewFiguresCommand as kind } from '@/core/ledger/household/renewFigures';
-import { sql, transaction } from '@/store/database';
+import { type Sql, sql, transaction } from '@/store/database';
 import { putReferenceDigest, readReferenceDigest } from '@/store/foods';
 import { lockHousehold, readHouseholdIds } from '@/store/households';
 import { readKitchen } from '@/store/kitchens';
 import { now } from '../door/clock';
 import { loadWorld } from '../door/loadWorld';
 import { runLocked } from '../door/runCommands';
-import { referenceOf } from './household';
+import { loadReference } from './household';
 
 /** Grows when the rules themselves date stricter than before, so that what lies there is dated by them at the next start. */
 const RULES = 'rules of 0.5';
@@ -19,20 +19,27 @@ async function renewOne(householdId: number, digest: string): Promise<boolean> {
   const mark = `renewed:${householdId}`;
   if ((await readReferenceDigest(sql(), mark)) === digest) return false;
   return transaction(async (db) => {
-    const household = await lockHousehold(db, householdId);
-    if (!household) return false;
     // Another server copy may have done it while this one waited for the lock.
-    if ((await readReferenceDigest(db, mark)) === digest) return false;
-    const renewing = { kind, command: { id: newUuid(), type: kind.type, at: now() } };
-    const { world } = await loadWorld(db, renewing, household, {
-      reference: await referenceOf(household, db),
-      kitchen: await readKitchen(db, householdId),
-    });
-    const earlier = decide(kind, renewing.command, world, null).events.length > 0;
-    if (earlier) await runLocked(db, [renewing], householdId);
+    if (!(await lockHousehold(db, householdId)) || (await readReferenceDigest(db, mark)) === digest)
+      return false;
+    const earlier = (await renewIn(db, householdId)) > 0;
     await putReferenceDigest(db, mark, digest);
     return earlier;
   });
+}
+
+/** Dates a household's packages by the figures that hold now, in a transaction: only earlier. @returns how many became earlier */
+export async function renewIn(db: Sql, householdId: number): Promise<number> {
+  const household = await lockHousehold(db, householdId);
+  if (!household) return 0;
+  const renewing = { kind, command: { id: newUuid(), type: kind.type, at: now() } };
+  const { world } = await loadWorld(db, renewing, household, {
+    reference: await loadReference(db, householdId),
+    kitchen: await readKitchen(db, householdId),
+  });
+  const { events } = decide(kind, renewing.command, world, null);
+  if (events.length > 0) await runLocked(db, [renewing], householdId);
+  return events.length;
 }
 
 /**

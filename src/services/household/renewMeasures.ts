@@ -1,6 +1,7 @@
+import { putFeedKey, readWithoutFeed } from '@/store/householdKeys';
 import { sql, transaction } from '@/store/database';
 import { renewTally } from '@/store/dayTally';
-import { putFeedKey, readHousehold, readWithoutFeed } from '@/store/households';
+import { readHousehold } from '@/store/households';
 import { readKitchen } from '@/store/kitchens';
 import { putPackage } from '@/store/putPackages';
 import { readUnmeasured, renewZoneFill } from '@/store/zoneFill';

@@ -1,7 +1,7 @@
 import Joi from 'joi';
 import { stringify } from 'csv-stringify/sync';
 import { Problem } from '../door/problem';
-import { asWords } from '../stock/saveStock';
+import { asWords } from '../exchange/cells';
 import { readLookBack } from './lookBack';
 
 export const chartSchema = Joi.object({

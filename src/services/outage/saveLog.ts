@@ -1,7 +1,7 @@
 import { stringify } from 'csv-stringify/sync';
 import { addDays } from '@/core/calendar/calendarDate';
 import { now } from '../door/clock';
-import { asWords } from '../stock/saveStock';
+import { asWords } from '../exchange/cells';
 import { wholeLog } from './thermometers';
 
 /** The logs of all thermometers as comma separated values, as they are read in again: time (UTC), compartment, °C. */

@@ -1,5 +1,5 @@
 import { stringify } from 'csv-stringify/sync';
-import { asWords } from '../stock/saveStock';
+import { asWords } from '../exchange/cells';
 import { readLosses } from './losses';
 
 const COLUMNS = [

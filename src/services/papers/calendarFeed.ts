@@ -1,3 +1,4 @@
+import { readHouseholdByFeed } from '@/store/householdKeys';
 import { createHash, timingSafeEqual } from 'node:crypto';
 import ical, { ICalAlarmType, ICalCalendarMethod, ICalEventStatus } from 'ical-generator';
 import { addDays } from '@/core/calendar/calendarDate';
@@ -7,7 +8,6 @@ import { retellAll } from '@/core/units/retell';
 import { sayAmount } from '@/core/units/sayAmount';
 import { sql, transaction } from '@/store/database';
 import { type FeedDay, lockFeedDays, putFeedDay, readTold, type ToldPackage } from '@/store/feed';
-import { readHouseholdByFeed } from '@/store/households';
 import { inHousehold } from '../household/chosen';
 import { keptThawSteps } from '../meals/thawSteps';
 import { viewContext } from '../household/context';

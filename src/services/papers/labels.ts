@@ -11,6 +11,7 @@ import { freezerCold } from '../haul/freezerCold';
 import { viewContext } from '../household/context';
 import { beginPaper, MM, type PaperFont, PAPER_INK as INK, PAPER_SLATE as SLATE, printable } from './paper';
 import { Problem } from '../door/problem';
+import { labelKeys } from '../keys/labelKey';
 import { publicUrl } from './publicUrl';
 
 const SMALLEST_POINTS = 6;
@@ -150,6 +151,7 @@ export async function printLabels(query: {
       item,
     ]),
   );
+  const opens = await labelKeys(household.id);
   const labels = query.codes.map((code): PrintedLabel => {
     const item = found.get(code);
     if (!item) throw new Problem(404, 'not-found', 'One of the packages is not known in this household.');
@@ -159,7 +161,11 @@ export async function printLabels(query: {
         ? asFrozen(item, food, today, caution, freezerCold(kitchen))
         : item;
     const judgedAs = food?.name ?? item.foodId;
-    return { ...labelText(shown, food), judgedAs, address: `${publicUrl()}/p/${item.code}` };
+    return {
+      ...labelText(shown, food),
+      judgedAs,
+      address: `${publicUrl()}/p/${item.code}${opens(item.code)}`,
+    };
   });
   return drawLabels(labels, size, query.startAt, await ourWording());
 }

@@ -1,14 +1,22 @@
 import sharp from 'sharp';
 import { v4 as newUuid } from 'uuid';
 import { sql } from '@/store/database';
-import { addPhoto, readPhoto } from '@/store/photos';
+import { addPhoto, countPhotos, readPhoto } from '@/store/photos';
 import { now } from '../door/clock';
 import { Problem } from '../door/problem';
 import { ourHousehold } from '../household/household';
 
 /** As large as a phone's camera makes them; larger pictures are bombs. */
-const MOST_PIXELS = 120_000_000;
+export const MOST_PIXELS = 120_000_000;
+/** What is said of bytes that are no picture. */
+export const NO_PICTURE = (): Problem =>
+  new Problem(415, 'no-picture', 'That is no picture this kitchen can read: send a JPEG, PNG or WebP.');
+
+/** The most photos a household keeps. */
+const MOST_PHOTOS = 3000;
 const LONGEST_PX = 1280;
+/** Letters of a receipt need more. */
+const LETTERS_PX = 2200;
 const QUALITY = 78;
 
 /**
@@ -17,22 +25,25 @@ const QUALITY = 78;
  *
  * @throws Problem 415 for what is no picture
  */
-export async function keepPhoto(bytes: Buffer): Promise<{ id: string }> {
+export const keepPhoto = (bytes: Buffer): Promise<{ id: string }> => keep(bytes, LONGEST_PX);
+
+/** Keeps the photo of a receipt, so large that its letters are read; `haul.set` puts it to its haul. @throws like {@link keepPhoto} */
+export const keepReceipt = (bytes: Buffer): Promise<{ id: string }> => keep(bytes, LETTERS_PX);
+
+async function keep(bytes: Buffer, longest: number): Promise<{ id: string }> {
   const household = await ourHousehold();
+  if ((await countPhotos(sql(), household.id)) >= MOST_PHOTOS)
+    throw new Problem(422, 'refused', `This household keeps ${MOST_PHOTOS} photos already, and no more.`);
   let jpeg: Buffer;
   try {
     jpeg = await sharp(bytes, { limitInputPixels: MOST_PIXELS, failOn: 'error' })
       .rotate()
-      .resize({ width: LONGEST_PX, height: LONGEST_PX, fit: 'inside', withoutEnlargement: true })
+      .resize({ width: longest, height: longest, fit: 'inside', withoutEnlargement: true })
       .flatten({ background: '#ffffff' })
       .jpeg({ quality: QUALITY })
       .toBuffer();
   } catch {
-    throw new Problem(
-      415,
-      'no-picture',
-      'That is no picture this kitchen can read: send a JPEG, PNG or WebP.',
-    );
+    throw NO_PICTURE();
   }
   const id = newUuid();
   await addPhoto(sql(), household.id, { id, keptAt: now(), jpeg });

@@ -12,7 +12,7 @@ import { type BoughtLot, readBought } from '@/store/bought';
 import { sql } from '@/store/database';
 import { type EatenRow, readEaten } from '@/store/eaten';
 import { readKept } from '@/store/kept';
-import { readFirstAt } from '@/store/ledger';
+import { readFirstAt } from '@/store/commands';
 import { type HouseholdContext, viewContext } from '../household/context';
 import { readStockRows } from '../stock/stockRows';
 import groupNames from './groupNames.json';

@@ -1,10 +1,8 @@
 import { stringify } from 'csv-stringify/sync';
+import { asWords } from '../exchange/cells';
 import { viewContext } from '../household/context';
 import { askStock, type StockAsk } from './askStock';
 import { placeNames } from './placeNames';
-
-/** A cell that a spreadsheet would run as a formula is written as the words it is. */
-export const asWords = (cell: string): string => (/^[=+\-@\t\r]/.test(cell) ? `'${cell}` : cell);
 
 /** The packages that are asked for as comma separated values: amounts in grams, millilitres or pieces, dates as ISO 8601. */
 export async function saveStock(query: StockAsk): Promise<Buffer> {

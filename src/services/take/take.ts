@@ -3,10 +3,11 @@ import { LUNCH_SLOTS, lunchOptions, type LunchOption } from '@/core/stock/packLu
 import { sayAmount } from '@/core/units/sayAmount';
 import { sql } from '@/store/database';
 import { readPackages } from '@/store/packages';
-import { chosenPerson } from '../household/chosen';
+import { chosenPerson } from '../household/person';
 import { viewContext } from '../household/context';
 import { type PackageView, toPackageView } from '../stock/packageView';
 import { readStockRows } from '../stock/stockRows';
+import { helpYourself } from './helpYourself';
 
 /** A tile to help oneself from: what goes first of a kind. */
 export interface TileView {
@@ -42,28 +43,10 @@ export async function readTake(): Promise<TakeView> {
     name: slot.name,
     options: lunchOptions(rows, slot, foodOf, today),
   }));
-  const may = new Set(
-    rows
-      .filter(({ foodId, state, condemned, handsOff, governingDate }) => {
-        const food = foodOf(foodId);
-        const eatable =
-          food?.readiness === 'ready-to-eat' ||
-          food?.readiness === 'needs-wash' ||
-          food?.group === 'leftovers';
-        return (
-          eatable &&
-          state !== 'frozen' &&
-          state !== 'thawing' &&
-          !condemned &&
-          !handsOff &&
-          governingDate >= today
-        );
-      })
-      .map(({ id }) => id),
-  );
+  const free = helpYourself(rows, foodOf, today);
   const groupsOf = (whose: string) =>
     groupStock(
-      rows.filter((row) => may.has(row.id) && row.whose === whose),
+      free.filter((row) => row.whose === whose),
       'food',
       today,
       () => '',

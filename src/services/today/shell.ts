@@ -1,16 +1,19 @@
 import type { Cut } from '@/core/model/cut';
+import type { Role } from '@/core/model/role';
 import { SAFE_CHILL_C } from '@/core/model/limits';
 import { retellAll, sayDegrees } from '@/core/units/retell';
 import type { Wording } from '@/core/units/wording';
 import { counterClock } from '@/core/haul/counterClock';
-import { DatabaseGone, sql } from '@/store/database';
+import { sql } from '@/store/database';
+import { DatabaseGone } from '@/store/storeFaults';
 import { readBenchLines } from '@/store/hauls';
-import { readHouseholds } from '@/store/households';
 import { readKept } from '@/store/kept';
-import { chosenPerson } from '../household/chosen';
+import { chosenPerson } from '../household/person';
 import { now } from '../door/clock';
 import { readCounter, viewContext } from '../household/context';
+import { visibleHouseholds } from '../household/households';
 import { keptSince } from '../household/kept';
+import { whoAsks } from '../keys/whoAsks';
 import { publicUrl } from '../papers/publicUrl';
 import { toPackageView } from '../stock/packageView';
 import { type CounterItem, toCounter } from '../haul/counter';
@@ -23,6 +26,8 @@ export interface Shell {
   /** Who uses this device; `null`: nobody said. */
   person: string | null;
   people: string[];
+  /** What this visitor may do here. */
+  role: Role;
   temperatures: { name: string; words: string; warm: boolean }[];
   counter: CounterItem[];
   /** What stands on the haul bench, not packed yet; `null`: nothing. */
@@ -87,10 +92,11 @@ export async function readShell(): Promise<Shell | null> {
   try {
     const context = await viewContext();
     const { household } = context;
+    const visitor = await whoAsks();
     const { units, decimals } = household.settings;
     const wording = { units, decimals };
     const [all, person, onCounter, onBench, cuts] = await Promise.all([
-      readHouseholds(sql()),
+      visibleHouseholds(),
       chosenPerson(),
       readCounter(household),
       keptSince(household, 'bench', () => readBenchLines(sql(), household.id)),
@@ -105,8 +111,9 @@ export async function readShell(): Promise<Shell | null> {
     return {
       household: { id: household.id, name: household.name, demo: household.demo },
       other: others.find(({ own }) => own) ?? others.find(({ demo }) => demo) ?? null,
-      person: household.settings.people.find((name) => name === person) ?? null,
+      person: visitor.member?.name ?? household.settings.people.find((name) => name === person) ?? null,
       people: household.settings.people,
+      role: visitor.role,
       bench:
         onBench.length === 0
           ? null

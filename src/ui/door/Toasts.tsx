@@ -24,7 +24,7 @@ export function Toasts({ toasts, dismiss }: { toasts: Toast[]; dismiss: (id: num
     <div
       role="status"
       aria-live="polite"
-      className={`pointer-events-none fixed inset-x-3 z-[60] flex flex-col items-start gap-2 sm:inset-x-6 ${onBench ? 'bottom-20 lg:top-16 lg:bottom-auto lg:items-center' : 'bottom-[var(--above-foot,5rem)]'}`}
+      className={`pointer-events-none fixed inset-x-3 z-[60] flex flex-col items-start gap-2 sm:inset-x-6 ${onBench ? 'bottom-20 lg:top-16 lg:bottom-auto lg:left-56' : 'bottom-[var(--above-foot,5rem)]'}`}
     >
       <StillAsking />
       {toasts.map((toast) => (

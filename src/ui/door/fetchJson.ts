@@ -26,6 +26,13 @@ const GIVE_UP_MS = 70_000;
 /** `household`: another one than the page shows. */
 type ForHousehold = RequestInit & { household?: string };
 
+/** The key of this device is gone: another one is asked for, and then this page again. */
+function askForKey(): void {
+  const { pathname, search } = window.location;
+  if (/^\/(sign-in|join)/.test(pathname)) return;
+  window.location.assign(`/sign-in?to=${encodeURIComponent(pathname + search)}`);
+}
+
 /** Reads JSON from the API. @throws DoorError with a sentence for the cook; code `offline` when there was no answer at all */
 export async function fetchJson<Body>(address: string, init?: ForHousehold): Promise<Body> {
   let response: Response;
@@ -40,6 +47,7 @@ export async function fetchJson<Body>(address: string, init?: ForHousehold): Pro
   const body = (await response.json().catch(() => ({}))) as Body & ErrorBody;
   if (!response.ok) {
     const { message, code, rule } = body.error ?? {};
+    if (code === 'sign-in') askForKey();
     throw new DoorError(message ?? 'That did not work.', code ?? `status-${response.status}`, rule);
   }
   return body;

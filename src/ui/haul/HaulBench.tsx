@@ -72,7 +72,7 @@ export function HaulBench({
   const waiting = view.packs.filter((pack) => pack.waiting).length;
 
   const { reload } = desk;
-  const { take, setHaul, pack, drop, place, finish } = useBenchWork({
+  const { take, setHaul, keepReceipt, pack, drop, place, finish } = useBenchWork({
     desk,
     vocabulary,
     renew,
@@ -241,7 +241,14 @@ export function HaulBench({
         </>
       )}
       {shown === 'paste' && (
-        <PasteSheet vocabulary={vocabulary} onTake={take} onClose={() => setShown(null)} />
+        <PasteSheet
+          haul={haul}
+          vocabulary={vocabulary}
+          onTake={take}
+          onReceipt={(photos) => void keepReceipt(photos)}
+          onTakeOff={(receipts) => void setHaul({ receipts })}
+          onClose={() => setShown(null)}
+        />
       )}
       {shown === 'usual' && (
         <UsualSheet view={view} today={vocabulary.today} onTake={take} onClose={() => setShown(null)} />

@@ -1,7 +1,7 @@
 'use client';
 
 import { usePlays } from '../door/useHouse';
-import { ClipboardPaste, ListPlus, ScanLine } from 'lucide-react';
+import { ReceiptText, ListPlus, ScanLine } from 'lucide-react';
 import type { HygieneStep } from '@/core/haul/hygieneStep';
 import type { OrderedLine } from '@/core/haul/workOrder';
 import type { HaulView } from '@/services/haul/haul';
@@ -39,7 +39,7 @@ export function LinesColumn({
     <section aria-label="Lines" className="space-y-3">
       <div className="flex gap-2">
         <button type="button" className="button flex-1 px-2" onClick={() => onShow('paste')}>
-          <ClipboardPaste aria-hidden size={18} /> Paste
+          <ReceiptText aria-hidden size={18} /> Receipt
         </button>
         {plays && (
           <button type="button" className="button flex-1 px-2" onClick={() => onShow('scan')}>

@@ -7,6 +7,7 @@ import type { HaulView } from '@/services/haul/haul';
 import { useDoor } from '../door/useDoor';
 import { expectIntake, offerIntake } from './haulIntake';
 import { Tick } from '../forms/Tick';
+import { ReceiptButton } from './ReceiptPhotos';
 
 const KINDS = [
   ['shop', 'Shop'],
@@ -41,6 +42,7 @@ export function StartHaul({ view, onBegun }: { view: HaulView; onBegun: (id: str
     if (answer) onBegun(id);
     else offerIntake(null);
   };
+  if (view.not_yours !== null) return <p className="card mx-auto max-w-3xl p-6 text-lg">{view.not_yours}</p>;
   return (
     <div className="mx-auto max-w-3xl space-y-4">
       <div className="card space-y-5 p-6">
@@ -99,14 +101,17 @@ export function StartHaul({ view, onBegun }: { view: HaulView; onBegun: (id: str
         </button>
       </div>
       {view.before && (
-        <p className="px-2 text-slate">
-          Before this: {view.before.name},{' '}
-          {view.before.lines
-            .map(({ called }) => called)
-            .slice(0, 8)
-            .join(', ')}
-          {view.before.lines.length > 8 ? ' …' : ''}. Its lines can be taken again once you have begun.
-        </p>
+        <div className="space-y-2 px-2 text-slate">
+          <p>
+            Before this: {view.before.name},{' '}
+            {view.before.lines
+              .map(({ called }) => called)
+              .slice(0, 8)
+              .join(', ')}
+            {view.before.lines.length > 8 ? ' …' : ''}. Its lines can be taken again once you have begun.
+          </p>
+          <ReceiptButton receipts={view.before.receipts} name={view.before.name} />
+        </div>
       )}
     </div>
   );

@@ -2,6 +2,7 @@
 
 import { Said } from '../units/Said';
 import { useMemo, useState } from 'react';
+import type { Haul } from '@/core/model/haul';
 import type { IntakeLine } from '@/core/model/intakeLine';
 import { plainLine } from '@/core/quickline/plainLine';
 import { parseQuickLine } from '@/core/quickline/parseQuickLine';
@@ -12,21 +13,31 @@ import type { HaulView } from '@/services/haul/haul';
 import { Faults } from '../quickline/Faults';
 import type { TakenLine } from './haulIntake';
 import { Sheet } from '../door/Sheet';
+import { ReceiptPhoto } from './ReceiptPhoto';
+import { ReceiptPhotos } from './ReceiptPhotos';
 import type { KnownVocabulary } from '../quickline/useVocabulary';
 
 /** A receipt or a list is pasted; each line is shown as understood, what was not stays to be mended. */
 export function PasteSheet({
+  haul,
   vocabulary,
   onTake,
+  onReceipt,
+  onTakeOff,
   onClose,
 }: {
+  haul: Haul;
   vocabulary: KnownVocabulary;
   onTake: (lines: TakenLine[]) => Promise<boolean>;
+  /** The photos that the lines were read from are kept with the haul. */
+  onReceipt: (photos: readonly File[]) => void;
+  onTakeOff: (left: string[]) => void;
   onClose: () => void;
 }) {
   const [pasted, setPasted] = useState('');
   const [mended, setMended] = useState<Record<number, string>>({});
   const [left, setLeft] = useState<ReadonlySet<number>>(new Set());
+  const [photos, setPhotos] = useState<readonly File[]>([]);
   const read = useMemo(
     () =>
       readReceipt(pasted).map((text, at) => {
@@ -39,10 +50,20 @@ export function PasteSheet({
     reading.line && !left.has(at) ? [{ line: reading.line, half: told.half, ownFood: reading.ownFood }] : [],
   );
   return (
-    <Sheet title="Paste a receipt or a list" onClose={onClose}>
+    <Sheet title="A receipt or a list" onClose={onClose}>
       <div className="space-y-4">
+        <ReceiptPhoto
+          onRead={(text, photo) => {
+            setPhotos([...photos, photo]);
+            setPasted(pasted.trim() === '' ? text : `${pasted}\n${text}`);
+            setMended({});
+            setLeft(new Set());
+          }}
+        />
         <label className="block">
-          <span className="block text-slate">One thing a line; totals and shop codes are passed over</span>
+          <span className="block text-slate">
+            Or paste it, or type: one thing a line; totals and shop codes are passed over
+          </span>
           <textarea
             className="field min-h-32"
             value={pasted}
@@ -104,10 +125,22 @@ export function PasteSheet({
           className="button"
           data-main="true"
           disabled={taken.length === 0}
-          onClick={() => void onTake(taken).then((done) => done && onClose())}
+          onClick={() =>
+            void onTake(taken).then((done) => {
+              if (!done) return;
+              if (photos.length > 0) onReceipt(photos);
+              onClose();
+            })
+          }
         >
           {taken.length === 1 ? 'One line on the bench' : `${taken.length} lines on the bench`}
         </button>
+        {haul.receipts && haul.receipts.length > 0 && (
+          <section className="space-y-2 border-t border-line pt-4">
+            <h3 className="text-lg">Kept with this haul</h3>
+            <ReceiptPhotos receipts={haul.receipts} name={haul.name} onTakeOff={onTakeOff} />
+          </section>
+        )}
       </div>
     </Sheet>
   );

@@ -13,6 +13,7 @@ import { sendCommands } from '../door/sendCommands';
 import { DoorError, fetchJson } from '../door/fetchJson';
 import type { KnownVocabulary } from '../quickline/useVocabulary';
 import { datedByTurn } from './datedByTurn';
+import { sendPicture } from '../photo/sendPicture';
 import { newLines } from './newLines';
 import type { TakenLine } from './haulIntake';
 import type { HaulDesk } from './useHaul';
@@ -99,6 +100,18 @@ export function useBenchWork({
     await reload();
   };
 
+  const keepReceipt = async (photos: readonly File[]): Promise<void> => {
+    try {
+      const kept = await Promise.all(
+        photos.map((photo) => sendPicture<{ id: string }>('/api/v1/haul/receipt/keep', photo)),
+      );
+      await setHaul({ receipts: [...(haul?.receipts ?? []), ...kept.map(({ id }) => id)] });
+    } catch (error) {
+      const why = error instanceof DoorError ? error.message : '';
+      tell(`The lines are on the bench; the photo of the receipt was not kept. ${why}`, 'error');
+    }
+  };
+
   const pack = async (lines: readonly { id: string; discard?: boolean }[]): Promise<void> => {
     await desk.settle();
     // What the door knows counts: somebody else may have changed a line.
@@ -142,5 +155,5 @@ export function useBenchWork({
     await reload();
   };
 
-  return { take, setHaul, pack, drop, place, finish };
+  return { take, setHaul, keepReceipt, pack, drop, place, finish };
 }

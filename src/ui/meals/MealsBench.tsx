@@ -27,10 +27,9 @@ import { MealSheet } from './MealSheet';
 import { RhythmSheet } from './RhythmSheet';
 import { RoutesCard } from './RoutesCard';
 import { ThawedCard } from './ThawedCard';
+import type { Suggested } from './suggested';
 import { ThawPlan } from './ThawPlan';
 import { WeekBoard } from './WeekBoard';
-
-export type Suggested = WeekSuggestion['meals'][number];
 
 /** A meal that is being planned: one that is there, or a free place. */
 type Editing = { meal: MealView } | { on: string; slot: string };

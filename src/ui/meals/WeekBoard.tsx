@@ -5,7 +5,7 @@ import { GripVertical } from 'lucide-react';
 import type { CSSProperties, ReactNode } from 'react';
 import type { MealsView, MealView } from '@/services/meals/week';
 import { useSay } from '../units/useSay';
-import type { Suggested } from './MealsBench';
+import type { Suggested } from './suggested';
 
 interface Deeds {
   busy: boolean;

@@ -5,9 +5,13 @@ import { useState } from 'react';
 import type { Shell } from '@/services/today/shell';
 
 /** Whose kitchen this is, and the other one in one press. */
-export function HouseholdButton({ shell }: { shell: Pick<Shell, 'household' | 'other' | 'person'> }) {
+export function HouseholdButton({
+  shell,
+}: {
+  shell: Pick<Shell, 'household' | 'other' | 'person' | 'role'>;
+}) {
   const [busy, setBusy] = useState(false);
-  const { household, other, person } = shell;
+  const { household, other, person, role } = shell;
   const change = (): void => {
     if (!other) return;
     setBusy(true);
@@ -23,8 +27,13 @@ export function HouseholdButton({ shell }: { shell: Pick<Shell, 'household' | 'o
         aria-label={`Household ${household.name}${person ? `, ${person}` : ''}`}
       >
         {household.name}
-        {person && <span className="ml-1.5 font-text font-normal text-slate">{person}</span>}
+        {person && (
+          <span className="ml-1.5 font-text font-normal text-slate max-[1399px]:lg:hidden">{person}</span>
+        )}
       </Link>
+      {role === 'reader' && (
+        <span className="rounded-part bg-tape px-2 py-1 text-tape-ink">You look only</span>
+      )}
       {other ? (
         <button
           type="button"

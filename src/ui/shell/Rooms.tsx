@@ -2,6 +2,7 @@
 
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
+import { useEffect, useRef } from 'react';
 
 /** The pages of a place, one beside the other; the first is the place itself. */
 export function Rooms({
@@ -12,10 +13,18 @@ export function Rooms({
   rooms: readonly (readonly [href: string, name: string])[];
 }) {
   const here = usePathname();
+  const row = useRef<HTMLElement>(null);
+  // On a phone the row is longer than the screen: the page that is open is in the middle of what shows.
+  useEffect(() => {
+    const open = row.current?.querySelector<HTMLElement>('[aria-current]');
+    if (row.current && open)
+      row.current.scrollLeft = open.offsetLeft - (row.current.clientWidth - open.clientWidth) / 2;
+  }, [here]);
   return (
     <nav
+      ref={row}
       aria-label={place}
-      className="-mx-3 mb-2 flex overflow-x-auto border-b border-line px-3 sm:-mx-6 sm:px-6"
+      className="relative -mx-3 mb-2 flex overflow-x-auto border-b border-line px-3 sm:-mx-6 sm:px-6"
     >
       {rooms.map(([href, name]) => (
         <Link

@@ -11,7 +11,7 @@ import { PLACES } from './places';
 export function TopBar({
   shell,
 }: {
-  shell: Pick<Shell, 'temperatures' | 'household' | 'other' | 'person' | 'power_off' | 'warm'>;
+  shell: Pick<Shell, 'temperatures' | 'household' | 'other' | 'person' | 'role' | 'power_off' | 'warm'>;
 }) {
   const here = usePathname();
   return (

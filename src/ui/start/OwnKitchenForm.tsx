@@ -122,7 +122,7 @@ export function OwnKitchenForm({ timeZones, currencies }: { timeZones: string[];
       <label className="block">
         <span className="block font-semibold">Who lives there?</span>
         <span className="block text-slate">
-          Names, with commas; they sign what they do. Nobody needs a password. You may leave it empty.
+          Names, with commas; they sign what they do. You may leave it empty.
         </span>
         <input
           className="field mt-1"

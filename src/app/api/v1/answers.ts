@@ -2,6 +2,11 @@ import type Joi from 'joi';
 import { parse } from 'secure-json-parse';
 import { inOurUnits } from '@/services/household/inOurUnits';
 import { Problem, toProblem } from '@/services/door/problem';
+import { mustBe } from '@/services/keys/whoAsks';
+import { type Role, ROLES } from '@/core/model/role';
+import { asStream } from '@/services/exchange/exportHousehold';
+import { inHousehold } from '@/services/household/chosen';
+import { ourHousehold } from '@/services/household/household';
 import { QUERIES } from '@/services/door/queries';
 import { validateQuery } from '@/services/door/validate';
 
@@ -20,6 +25,18 @@ type Handler = (request: Request, context: Context) => Promise<Response>;
 const METHODS = ['GET', 'POST', 'PUT', 'PATCH', 'DELETE'] as const;
 type Method = (typeof METHODS)[number];
 export type Methods = Record<Method, Handler>;
+
+/** Whom an address is open to: members by their role, or anyone at all. */
+export type May = 'anyone' | readonly Role[];
+/** Who may look at everything. */
+const LOOKERS: readonly Role[] = ['cook', 'household', 'reader'];
+/** Whoever holds a key. */
+export const MEMBERS: May = ROLES;
+
+/** Lets in whom an address is open to. @throws Problem 401, 403 or 404 */
+async function enter(may: May): Promise<void> {
+  if (may !== 'anyone') await mustBe(...may);
+}
 
 /** Runs a use case and answers with JSON, or with the error body and its status. */
 async function respond(work: () => Promise<Response>, headers: HeadersInit = HEADERS): Promise<Response> {
@@ -57,14 +74,16 @@ async function pathOf({ params }: Context): Promise<Path> {
  *
  * @param schema what its query may hold; a key it does not know is refused
  * @param asIs what is read is sent back later as it was, so no word of it is said in other units
+ * @param may whom it is open to
  */
 export function reads<Query>(
   schema: Joi.ObjectSchema,
   work: (query: Query, path: Path) => Promise<unknown>,
-  { asIs = false }: { asIs?: boolean } = {},
+  { asIs = false, may = LOOKERS }: { asIs?: boolean; may?: May } = {},
 ): Methods {
   return only('GET', (request, context) =>
     respond(async () => {
+      await enter(may);
       const query = queryOf<Query>(request, schema);
       const answer = await work(query, await pathOf(context));
       return Response.json(asIs ? answer : await inOurUnits(answer), { headers: HEADERS });
@@ -80,6 +99,7 @@ function file<Query>(
 ): Methods {
   return only('GET', (request) =>
     respond(async () => {
+      await enter(LOOKERS);
       const bytes = await work(queryOf<Query>(request, schema));
       return new Response(new Uint8Array(bytes), {
         headers: { 'content-type': type, 'content-disposition': disposition, ...HEADERS },
@@ -94,6 +114,54 @@ export const prints = <Query>(
   schema: Joi.ObjectSchema,
   work: (query: Query) => Promise<Buffer>,
 ): Methods => file(`inline; filename="${name}"`, 'application/pdf', schema, work);
+
+/**
+ * An address whose file is sent in parts, as it is read.
+ *
+ * @param name of the file, by what was asked @param write sends the next part, and says when it may have another
+ */
+export const streams = <Query>(
+  name: (query: Query) => string,
+  type: string,
+  schema: Joi.ObjectSchema,
+  work: (query: Query, write: (part: string) => Promise<void>) => Promise<void>,
+  may: May = LOOKERS,
+): Methods =>
+  only('GET', (request) =>
+    respond(async () => {
+      await enter(may);
+      const query = queryOf<Query>(request, schema);
+      // Whose it is, is known before the answer begins; what fails later ends it in the middle, and no length was promised.
+      const household = await ourHousehold();
+      const stream = asStream((write) => inHousehold(household.id, () => work(query, write)));
+      return new Response(stream, {
+        headers: {
+          'content-type': type,
+          'content-disposition': `attachment; filename="${name(query)}"`,
+          ...HEADERS,
+        },
+      });
+    }),
+  );
+
+/** As much as a file may have that comes in by a page; a larger one comes in at the machine. */
+const MOST_FILE_BYTES = 200_000_000;
+
+/** An address that a file is sent to, as its bytes, with what to do with it in the query. */
+export const takesFile = <Query>(
+  schema: Joi.ObjectSchema,
+  work: (bytes: Buffer, query: Query) => Promise<unknown>,
+): Methods =>
+  only('POST', (request) =>
+    respond(async () => {
+      await enter(['cook']);
+      const query = queryOf<Query>(request, schema);
+      const tooLarge = new Problem(413, 'too-large', 'That file is larger than 200 megabytes.');
+      return Response.json(await work(await readBytes(request, MOST_FILE_BYTES, tooLarge), query), {
+        headers: HEADERS,
+      });
+    }),
+  );
 
 /** An address that is saved as a table of comma separated values. */
 export const saves = <Query>(
@@ -134,12 +202,22 @@ async function readBody(request: Request): Promise<unknown> {
   }
 }
 
-/** An address that a JSON body is posted to. */
-export function takes(work: (body: unknown) => Promise<unknown>): Methods {
+/**
+ * An address that a JSON body is posted to.
+ *
+ * @param may whom it is open to; left out: who may look, since it changes nothing
+ * @param asIs no word of the answer is said in a household's units
+ */
+export function takes(
+  work: (body: unknown) => Promise<unknown>,
+  { may = LOOKERS, asIs = false }: { may?: May; asIs?: boolean } = {},
+): Methods {
   return only('POST', (request) =>
     respond(async () => {
+      await enter(may);
       queryOf(request, QUERIES.none);
-      return Response.json(await inOurUnits(await work(await readBody(request))), { headers: HEADERS });
+      const answer = await work(await readBody(request));
+      return Response.json(asIs ? answer : await inOurUnits(answer), { headers: HEADERS });
     }),
   );
 }
@@ -148,6 +226,7 @@ export function takes(work: (body: unknown) => Promise<unknown>): Methods {
 export function takesPicture(work: (bytes: Buffer) => Promise<unknown>): Methods {
   return only('POST', (request) =>
     respond(async () => {
+      await enter(['cook', 'household']);
       queryOf(request, QUERIES.none);
       if (!/^(image\/|application\/octet-stream)/i.test(request.headers.get('content-type') ?? ''))
         throw new Problem(415, 'no-picture', 'Send the bytes of a picture: a JPEG, PNG or WebP.');
@@ -163,6 +242,7 @@ export function takesPicture(work: (bytes: Buffer) => Promise<unknown>): Methods
 export function showsPicture(work: (path: Path) => Promise<Buffer>): Methods {
   return only('GET', (request, context) =>
     respond(async () => {
+      await enter(LOOKERS);
       queryOf(request, QUERIES.none);
       const jpeg = await work(await pathOf(context));
       return new Response(new Uint8Array(jpeg), {

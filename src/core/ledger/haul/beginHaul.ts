@@ -23,6 +23,6 @@ function beginHaul({ haul }: { haul: NewHaul }, world: World): Decision {
 
 export const beginHaulCommand: CommandKind<{ haul: NewHaul }> = {
   type: 'haul.begin',
-  needs: ({ haul: { id } }) => ({ hauls: [id], openHaul: true, brings: [id] }),
+  needs: ({ haul: { id } }) => ({ hauls: [id], openHaul: true }),
   decide: beginHaul,
 };

@@ -8,8 +8,14 @@ import type { CommandKind } from '../../model/command';
 
 /** What a cook may change about an open haul. */
 export type HaulChanges = Partial<
-  Pick<Haul, 'name' | 'leftAt' | 'coldBag' | 'hot' | 'fastFreeze' | 'hygiene' | 'plan'>
+  Pick<Haul, 'name' | 'leftAt' | 'coldBag' | 'hot' | 'fastFreeze' | 'hygiene' | 'plan' | 'receipts'>
 >;
+
+function sayChanged({ plan, receipts }: HaulChanges, name: string): string {
+  if (plan) return `The places of ${name} are told.`;
+  if (!receipts) return `${name} was changed.`;
+  return receipts.length === 0 ? `${name} has no photo of its receipt any more.` : `${name} has its receipt.`;
+}
 
 /**
  * Changes an open haul. When it left the cold earlier or later, or came in a cold bag after all, the clocks of the lines that
@@ -24,7 +30,7 @@ function setHaul(command: { haul: string; changes: HaulChanges }, world: World):
   const after = { ...told, outSince: outSinceOf(told) };
   if (after.name.trim() === '') throw new Refusal('haul', 'A haul needs a name.');
   if (after.leftAt !== before.leftAt) checkLeft(after.leftAt, world);
-  const says = command.changes.plan ? `The places of ${after.name} are told.` : `${after.name} was changed.`;
+  const says = sayChanged(command.changes, after.name);
   const follow =
     after.outSince === before.outSince
       ? []

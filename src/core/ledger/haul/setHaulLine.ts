@@ -61,6 +61,6 @@ function setHaulLine(command: { line: ToldLine; version: number | null }, world:
 export const setHaulLineCommand: CommandKind<{ line: ToldLine; version: number | null }> = {
   type: 'haul.line',
   unlisted: true,
-  needs: ({ line: { id, haul } }) => ({ lines: [id], hauls: [haul], brings: [id] }),
+  needs: ({ line: { id, haul } }) => ({ lines: [id], hauls: [haul] }),
   decide: setHaulLine,
 };

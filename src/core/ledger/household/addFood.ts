@@ -30,7 +30,7 @@ function addFood(command: NewFood, world: World): Decision {
   const { wished: _told, ...figures } = wishedFood(near, command.wish);
   const id = `own-${foodKey(command.name)
     .replaceAll(/[^a-z0-9]+/g, '-')
-    .slice(0, 24)}-${world.newId().slice(0, 8)}`;
+    .slice(0, 24)}-${world.newId().replaceAll('-', '')}`;
   const food = {
     ...figures,
     id,

@@ -27,6 +27,6 @@ function setJob(command: { job: ToldJob }, world: World): Decision {
 
 export const setJobCommand: CommandKind<{ job: ToldJob }> = {
   type: 'job.set',
-  needs: ({ job: { id } }) => ({ jobs: true, brings: [id] }),
+  needs: () => ({ jobs: true }),
   decide: setJob,
 };

@@ -71,9 +71,6 @@ function drawAppliance(command: Drawing, world: World): Decision {
 
 export const drawApplianceCommand: CommandKind<Drawing> = {
   type: 'appliance.draw',
-  needs: ({ appliance: { id, compartments, zones } }) => ({
-    appliances: [id],
-    brings: [id, ...[...compartments, ...zones].map((part) => part.id)],
-  }),
+  needs: ({ appliance: { id } }) => ({ appliances: [id] }),
   decide: drawAppliance,
 };

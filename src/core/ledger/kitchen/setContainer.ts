@@ -16,6 +16,6 @@ function setContainer({ container }: { container: Container }, world: World): De
 
 export const setContainerCommand: CommandKind<{ container: Container }> = {
   type: 'container.set',
-  needs: ({ container: { id } }) => ({ containers: true, brings: [id] }),
+  needs: () => ({ containers: true }),
   decide: setContainer,
 };

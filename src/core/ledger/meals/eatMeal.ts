@@ -1,3 +1,4 @@
+import { HOUSEHOLD_MAY } from '../../model/role';
 import type { CommandKind } from '../../model/command';
 import type { Decision } from '../../model/decision';
 import type { IntakeLine } from '../../model/intakeLine';
@@ -84,6 +85,7 @@ function eatMeal(command: Eating, world: World): Decision {
 
 export const eatMealCommand: CommandKind<Eating> = {
   type: 'meal.eat',
+  may: HOUSEHOLD_MAY,
   needs: ({ meal, takes, put }) => ({
     kept: ['meal'],
     packages: takes.map((take) => take.package),

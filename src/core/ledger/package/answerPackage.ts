@@ -1,3 +1,4 @@
+import { HOUSEHOLD_MAY } from '../../model/role';
 import { addDays, type CalendarDate, later } from '../../calendar/calendarDate';
 import { sayPlainDate } from '../../calendar/sayDate';
 import { type Answer, type AnswerKind } from '../../model/answer';
@@ -74,4 +75,4 @@ function answerPackage(
   }
 }
 
-export const answerPackageCommand = packageCommand('package.answer', answerPackage);
+export const answerPackageCommand = packageCommand('package.answer', answerPackage, HOUSEHOLD_MAY);

@@ -1,3 +1,4 @@
+import { HOUSEHOLD_MAY } from '../../model/role';
 import { withEvents } from './judgePackage';
 import type { LedgerEvent } from '../../model/package';
 import { presentPackage } from './presentPackage';
@@ -14,4 +15,4 @@ function findPackage(command: OnPackage & { finding: 'turning' | 'bad' }, world:
   return [{ type: 'package.found', before, after, says }];
 }
 
-export const findPackageCommand = packageCommand('package.find', findPackage);
+export const findPackageCommand = packageCommand('package.find', findPackage, HOUSEHOLD_MAY);

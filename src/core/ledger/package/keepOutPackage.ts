@@ -1,3 +1,4 @@
+import { HOUSEHOLD_MAY } from '../../model/role';
 import type { HistoryEvent } from '../../model/history';
 import { counterOf, withEvents } from './judgePackage';
 import type { LedgerEvent } from '../../model/package';
@@ -23,4 +24,4 @@ export function keepOutPackage(command: OnPackage, world: World): LedgerEvent[] 
   ];
 }
 
-export const keepOutPackageCommand = packageCommand('package.keep-out', keepOutPackage);
+export const keepOutPackageCommand = packageCommand('package.keep-out', keepOutPackage, HOUSEHOLD_MAY);

@@ -1,3 +1,4 @@
+import { HOUSEHOLD_MAY } from '../../model/role';
 import { withEvents } from './judgePackage';
 import type { LedgerEvent } from '../../model/package';
 import { presentPackage } from './presentPackage';
@@ -12,4 +13,4 @@ function openPackage(command: OnPackage, world: World): LedgerEvent[] {
   return [{ type: 'package.opened', before, after, says: `Opened ${before.called} ${before.code}.` }];
 }
 
-export const openPackageCommand = packageCommand('package.open', openPackage);
+export const openPackageCommand = packageCommand('package.open', openPackage, HOUSEHOLD_MAY);

@@ -1,3 +1,4 @@
+import { HOUSEHOLD_MAY } from '../../model/role';
 import { sayPlainDate } from '../../calendar/sayDate';
 import type { HistoryEvent } from '../../model/history';
 import { Refusal } from '../../model/refusal';
@@ -67,4 +68,4 @@ function putBackPackage(command: PuttingBack, world: World): LedgerEvent[] {
   ];
 }
 
-export const putBackPackageCommand = packageCommand('package.put-back', putBackPackage);
+export const putBackPackageCommand = packageCommand('package.put-back', putBackPackage, HOUSEHOLD_MAY);

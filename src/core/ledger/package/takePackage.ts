@@ -1,3 +1,4 @@
+import { GUESTS_MAY } from '../../model/role';
 import { Refusal } from '../../model/refusal';
 import { sayPlainDate } from '../../calendar/sayDate';
 import type { LedgerEvent, Package } from '../../model/package';
@@ -48,6 +49,8 @@ export function takePackage(
   ];
 }
 
-export const takePackageCommand = packageCommand('package.take', (command: Taking, world) =>
-  takePackage(command, world),
+export const takePackageCommand = packageCommand(
+  'package.take',
+  (command: Taking, world) => takePackage(command, world),
+  GUESTS_MAY,
 );

@@ -1,3 +1,4 @@
+import { HOUSEHOLD_MAY } from '../../model/role';
 import type { CommandKind } from '../../model/command';
 import type { Decision } from '../../model/decision';
 import { Refusal } from '../../model/refusal';
@@ -23,6 +24,7 @@ function clearShopping({ lines }: { lines: string[] }, world: World): Decision {
 
 export const clearShoppingCommand: CommandKind<{ lines: string[] }> = {
   type: 'shopping.clear',
+  may: HOUSEHOLD_MAY,
   needs: () => ({ kept: ['shopping'] }),
   decide: clearShopping,
 };

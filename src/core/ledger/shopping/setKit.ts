@@ -28,6 +28,6 @@ function setKit({ kit, keep }: { kit: Kit; keep: boolean }, world: World): Decis
 
 export const setKitCommand: CommandKind<{ kit: Kit; keep: boolean }> = {
   type: 'kit.set',
-  needs: ({ kit: { id } }) => ({ kept: ['kit'], brings: [id] }),
+  needs: () => ({ kept: ['kit'] }),
   decide: setKit,
 };

@@ -1,3 +1,4 @@
+import { HOUSEHOLD_MAY } from '../../model/role';
 import type { CommandKind } from '../../model/command';
 import type { Decision } from '../../model/decision';
 import type { ShoppingLine } from '../../model/kept';
@@ -27,7 +28,8 @@ function writeShopping({ line }: { line: ShoppingLine }, world: World): Decision
 
 export const writeShoppingCommand: CommandKind<{ line: ShoppingLine }> = {
   type: 'shopping.write',
+  may: HOUSEHOLD_MAY,
   unlisted: true,
-  needs: ({ line: { id } }) => ({ kept: ['shopping'], brings: [id] }),
+  needs: () => ({ kept: ['shopping'] }),
   decide: writeShopping,
 };

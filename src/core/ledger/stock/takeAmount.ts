@@ -1,3 +1,4 @@
+import { HOUSEHOLD_MAY } from '../../model/role';
 import { allocate, type AllocatedPackage, type Allocation } from '../../firstout/allocate';
 import { firstOutKey } from '../../firstout/firstOutKey';
 import type { CalendarDate } from '../../calendar/calendarDate';
@@ -140,6 +141,7 @@ function takeAmount(command: AmountWanted & { pieces?: Pieces | null }, world: W
 
 export const takeAmountCommand: CommandKind<AmountWanted & { foods: string[]; pieces?: Pieces | null }> = {
   type: 'stock.take',
+  may: HOUSEHOLD_MAY,
   needs: ({ foods }) => ({ foods }),
   decide: (command, world) => happened(takeAmount(command, world)),
   says: ({ events }) =>

@@ -1,3 +1,4 @@
+import { GUESTS_MAY } from '../../model/role';
 import type { KeptKind } from '../../model/kept';
 import { dequal } from 'dequal';
 import { Refusal } from '../../model/refusal';
@@ -159,6 +160,7 @@ function together(needs: readonly Needs[]): Needs {
 
 export const undoCommandCommand: CommandKind<Undo> = {
   type: 'ledger.undo',
+  may: GUESTS_MAY,
   pastOf: ({ command }) => command,
   needs: (_undo, past) => ({
     ...together((past?.settings ?? []).map(({ after }) => settingKind(after).needs(after.subject))),

@@ -3,8 +3,8 @@
 import { Camera } from 'lucide-react';
 import { useState } from 'react';
 import type { PackageDetail } from '@/services/stock/package';
-import { fetchJson } from '../../door/fetchJson';
 import { useDoor } from '../../door/useDoor';
+import { sendPicture } from '../../photo/sendPicture';
 
 /** A photo of the package, from the phone's camera or a file; it may be taken off again. */
 export function PhotoForm({ detail }: { detail: PackageDetail }) {
@@ -15,12 +15,7 @@ export function PhotoForm({ detail }: { detail: PackageDetail }) {
     if (!file) return;
     setSending(true);
     try {
-      const type = file.type === '' ? 'application/octet-stream' : file.type;
-      const { id } = await fetchJson<{ id: string }>('/api/v1/photos', {
-        method: 'POST',
-        body: file,
-        headers: { 'content-type': type },
-      });
+      const { id } = await sendPicture<{ id: string }>('/api/v1/photos', file);
       await act({ ...onIt, photo: id });
     } catch (error) {
       tell(error instanceof Error ? error.message : 'That photo could not be kept.', 'error');

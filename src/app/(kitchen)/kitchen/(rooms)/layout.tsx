@@ -9,6 +9,8 @@ const ROOMS = [
   ['/kitchen/upkeep', 'Upkeep'],
   ['/kitchen/foods', 'Foods'],
   ['/kitchen/household', 'Household'],
+  ['/kitchen/keys', 'Keys'],
+  ['/kitchen/exchange', 'In and out'],
 ] as const;
 
 export default function KitchenLayout({ children }: { children: ReactNode }) {

@@ -1,6 +1,7 @@
 import { runCommands } from '@/services/door/runCommands';
-import { takes } from '../answers';
+import { MEMBERS, takes } from '../answers';
 
-export const { GET, POST, PUT, PATCH, DELETE } = takes(async (body) => ({
-  answers: await runCommands(body),
-}));
+export const { GET, POST, PUT, PATCH, DELETE } = takes(
+  async (body) => ({ answers: await runCommands(body) }),
+  { may: MEMBERS },
+);

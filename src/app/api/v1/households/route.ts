@@ -1,5 +1,5 @@
 import { QUERIES } from '@/services/door/queries';
 import { readHouseholdChoice } from '@/services/household/households';
-import { reads } from '../answers';
+import { MEMBERS, reads } from '../answers';
 
-export const { GET, POST, PUT, PATCH, DELETE } = reads(QUERIES.none, readHouseholdChoice);
+export const { GET, POST, PUT, PATCH, DELETE } = reads(QUERIES.none, readHouseholdChoice, { may: MEMBERS });

@@ -14,6 +14,7 @@ export const setHaulDoor = atDoor(setHaulCommand, {
     hot: Joi.boolean(),
     fastFreeze: Joi.boolean(),
     hygiene: Joi.array().items(plainText(20)).max(8),
+    receipts: Joi.array().items(uuid).max(12).unique().description('photos of its receipt, by id'),
     plan: Joi.object()
       .pattern(
         uuid,

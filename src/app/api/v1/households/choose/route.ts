@@ -1,9 +1,12 @@
 import { chosenHousehold } from '@/services/household/households';
-import { takes } from '../../answers';
+import { MEMBERS, takes } from '../../answers';
 import { rememberHousehold } from '../remember';
 
-export const { GET, POST, PUT, PATCH, DELETE } = takes(async (body) => {
-  const chosen = await chosenHousehold(body);
-  await rememberHousehold(chosen.id);
-  return chosen;
-});
+export const { GET, POST, PUT, PATCH, DELETE } = takes(
+  async (body) => {
+    const chosen = await chosenHousehold(body);
+    await rememberHousehold(chosen.id);
+    return chosen;
+  },
+  { may: MEMBERS },
+);

@@ -1,9 +1,12 @@
 import { namedPerson } from '@/services/household/households';
-import { takes } from '../../answers';
+import { MEMBERS, takes } from '../../answers';
 import { rememberPerson } from '../remember';
 
-export const { GET, POST, PUT, PATCH, DELETE } = takes(async (body) => {
-  const named = await namedPerson(body);
-  await rememberPerson(named.name);
-  return named;
-});
+export const { GET, POST, PUT, PATCH, DELETE } = takes(
+  async (body) => {
+    const named = await namedPerson(body);
+    await rememberPerson(named.name);
+    return named;
+  },
+  { may: MEMBERS },
+);

@@ -1,0 +1,130 @@
+import { v4 as newUuid } from 'uuid';
+import { storeHaulCommand } from '@/core/ledger/haul/storeHaul';
+import { storeLine } from '@/core/ledger/package/storeLine';
+import { indexFoods } from '@/core/foods/findFood';
+import { MOST_LINES, MOST_MADE } from '@/core/model/limits';
+import type { IntakeLine } from '@/core/model/intakeLine';
+import type { Package } from '@/core/model/package';
+import { Refusal } from '@/core/model/refusal';
+import { sql } from '@/store/database';
+import { readKitchen } from '@/store/kitchens';
+import { toApiLine } from '../door/apiLine';
+import { now } from '../door/clock';
+import { loadWorld } from '../door/loadWorld';
+import { Problem } from '../door/problem';
+import { lineSchema } from '../door/schemas/line';
+import { validate } from '../door/validate';
+import { readVocabulary } from '../household/foods';
+import { foodNamed, ourHousehold, referenceOf } from '../household/household';
+import { mapColumns, type Mapping } from './mapColumns';
+import type { FoundTable } from './readTable';
+import { rowLine, type RowLine } from './rowLine';
+
+/** A row that cannot come in, and why. */
+export interface RowFault {
+  /** As a spreadsheet counts. */
+  row: number;
+  says: string;
+}
+
+/** What a table would bring. */
+export interface TableReading {
+  mapping: Mapping;
+  lines: { row: number; line: IntakeLine }[];
+  faults: RowFault[];
+}
+
+/** So many rows are read before others have a turn. */
+const ROWS_A_TURN = 200;
+const breathe = (): Promise<void> => new Promise((wake) => setImmediate(wake));
+
+/** A line as it would be stored; by the same rules, in the same order, as when it is. @throws Refusal or Problem */
+async function lineJudge(): Promise<(line: IntakeLine) => Package | undefined> {
+  const household = await ourHousehold();
+  const command = { id: newUuid(), type: storeHaulCommand.type, at: now(), lines: [] };
+  const { world } = await loadWorld(sql(), { kind: storeHaulCommand, command }, household, {
+    reference: await referenceOf(household),
+    kitchen: await readKitchen(sql(), household.id),
+  });
+  return (line) => {
+    validate(lineSchema, toApiLine(line));
+    return storeLine(line, world).events[0]?.after;
+  };
+}
+
+/**
+ * A line that may come in. Of food that a table knows more of than its columns tell (a warm shelf, an hour out), it may be dated
+ * no later than it was: then the date it had counts as one that is printed on it.
+ *
+ * @throws Refusal or Problem
+ */
+function admitted(
+  { line, until }: Extract<RowLine, { fault: null }>,
+  judge: (line: IntakeLine) => Package | undefined,
+): IntakeLine {
+  const later = (one: Package | undefined): boolean =>
+    until !== null && one !== undefined && one.governingDate > until.date;
+  if (!later(judge(line))) return line;
+  const capped = { ...line, printed: until };
+  if (later(judge(capped)))
+    throw new Refusal(
+      'date',
+      `It would be dated later than ${until?.date ?? 'before'} here. Bring the whole household instead.`,
+    );
+  return capped;
+}
+
+/**
+ * Reads every row of a table as what it would bring, and stores nothing.
+ *
+ * @param chosen what the columns tell, where the cook said so; else by their names
+ */
+export async function readRows(table: FoundTable, chosen: Mapping | null): Promise<TableReading> {
+  const mapping = chosen ?? mapColumns(table.columns);
+  const told = await readVocabulary();
+  const vocabulary = { ...told, foods: indexFoods(told.foods) };
+  const judge = await lineJudge();
+  const lines: TableReading['lines'] = [];
+  const faults: RowFault[] = [];
+  for (const [at, cells] of table.rows.entries()) {
+    if (at % ROWS_A_TURN === ROWS_A_TURN - 1) await breathe();
+    const row = table.numbers[at] ?? 0;
+    const read = rowLine(cells, mapping, vocabulary);
+    if (read.line === null) {
+      faults.push({ row, says: read.fault });
+      continue;
+    }
+    try {
+      lines.push({ row, line: admitted(read, judge) });
+    } catch (error) {
+      if (error instanceof Refusal) faults.push({ row, says: error.says });
+      else if (error instanceof Problem) faults.push({ row, says: error.message });
+      else throw error;
+    }
+  }
+  return { mapping, lines, faults };
+}
+
+/** Lines as commands: as many in each as one may have, with ids of their own. */
+export function asCommands(lines: readonly IntakeLine[]): { id: string; type: string; lines: object[] }[] {
+  const commands: { id: string; type: string; lines: object[] }[] = [];
+  let some: IntakeLine[] = [];
+  const close = (): void => {
+    if (some.length > 0)
+      commands.push({ id: newUuid(), type: storeHaulCommand.type, lines: some.map(toApiLine) });
+    some = [];
+  };
+  for (const line of lines) {
+    const packs = some.reduce((sum, one) => sum + one.packs, 0) + line.packs;
+    if (some.length === MOST_LINES || packs > MOST_MADE) close();
+    some.push(line);
+  }
+  close();
+  return commands;
+}
+
+/** The name of a food by the id or name in a line, for a look at what would come. */
+export async function namesOf(lines: readonly IntakeLine[]): Promise<string[]> {
+  const { index } = await referenceOf(await ourHousehold());
+  return lines.map(({ food, called }) => called || foodNamed(index, food).name);
+}

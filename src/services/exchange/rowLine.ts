@@ -1,0 +1,140 @@
+import { type AmountUnit, AMOUNT_UNITS } from '@/core/units/sayAmount';
+import { isCalendarDate } from '@/core/calendar/calendarDate';
+import { FORMS, type IntakeLine } from '@/core/model/intakeLine';
+import { PRINTED_KINDS, type PrintedDate, STARTS, WRAPS } from '@/core/model/history';
+import { MOST_NOTE } from '@/core/model/limits';
+import { parseQuickLine } from '@/core/quickline/parseQuickLine';
+import type { QuickVocabulary } from '@/core/quickline/quickLine';
+import type { ColumnMeaning, Mapping } from './mapColumns';
+
+/** A row of a table as a line of a haul, or what is wrong with it. */
+export type RowLine =
+  | {
+      line: IntakeLine;
+      /** The date it had where the table was written: here it gets no later one. */
+      until: PrintedDate | null;
+      fault: null;
+    }
+  | { line: null; fault: string };
+
+type Told = Partial<Record<ColumnMeaning, string>>;
+
+const among = <Word extends string>(words: readonly Word[], told: string | undefined): Word | null =>
+  words.find((word) => word === told) ?? null;
+const day = (told: string | undefined): string | null => (told && isCalendarDate(told) ? told : null);
+const fault = (says: string): RowLine => ({ line: null, fault: says });
+
+/** A zone by its name and its appliance’s; `undefined`: there is none, `null`: none is told. */
+function zoneOf({ zone, appliance }: Told, vocabulary: QuickVocabulary): string | null | undefined {
+  if (!zone) return null;
+  const same = (a: string, b: string): boolean => a.toLowerCase() === b.toLowerCase();
+  return vocabulary.zones.find(
+    (one) => same(one.name, zone) && (!appliance || same(one.appliance, appliance)),
+  )?.id;
+}
+
+/** A price in minor units; `undefined`: that is none. */
+function priceOf(told: string | undefined): number | null | undefined {
+  if (!told) return null;
+  const plain = told.replaceAll(/[^\d.,-]/g, '').replace(',', '.');
+  const minor = Math.round(Number(plain) * 100);
+  return plain !== '' && Number.isFinite(minor) && minor >= 0 && minor <= 10_000_000 ? minor : undefined;
+}
+
+/** A row as this kitchen writes it: every cell says what it means. */
+function ownLine(told: Told, vocabulary: QuickVocabulary): RowLine | null {
+  const unit = among<AmountUnit>(AMOUNT_UNITS, told.unit);
+  const did = among(STARTS, told.did);
+  const start = day(told.start);
+  if (!told.food || !unit || !did || !start || !/^\d+$/.test(told.amount ?? '')) return null;
+  const zone = zoneOf(told, vocabulary);
+  if (zone === undefined) return fault(`There is no zone “${told.zone}” in “${told.appliance ?? ''}” here.`);
+  const printed = among(PRINTED_KINDS, told.printed);
+  const printedDate = day(told.printed_date);
+  const priceMinor = priceOf(told.price);
+  if (priceMinor === undefined) return fault(`“${told.price}” is no price.`);
+  const until = day(told.until);
+  return {
+    fault: null,
+    until: until ? { kind: told.until_kind === 'use-by' ? 'use-by' : 'best-before', date: until } : null,
+    line: {
+      food: told.food,
+      called: told.name ?? '',
+      amount: Number(told.amount),
+      unit,
+      packs: Math.max(1, Number(told.packs ?? '1') || 1),
+      form: among(FORMS, told.form),
+      wrap: among(WRAPS, told.wrap),
+      priceMinor,
+      zone,
+      printed: printed && printedDate ? { kind: printed, date: printedDate } : null,
+      start: { did, on: start, ...(told.came_frozen === 'yes' ? { frozen: true } : {}) },
+      openedOn: day(told.opened_on),
+      frozenOn: told.came_frozen === 'yes' ? null : day(told.frozen_on),
+      blanched: told.blanched === 'yes',
+      note: (told.note ?? '').slice(0, MOST_NOTE),
+    },
+  };
+}
+
+const YES = /^(yes|y|x|true|1|✓|ja|oui)$/i;
+
+/** A row of a paper list, said as a cook says it: the line that is typed reads the words of its cells. */
+function spoken(told: Told): string {
+  const packs = told.packs && /^\d+$/.test(told.packs) ? ` x${told.packs}` : (told.packs ?? '');
+  const hasAmount = /\d\s*(g|kg|ml|l|oz|lb|pc)\b/i.test(told.name ?? '');
+  const amount = told.amount
+    ? hasAmount && /^\d+$/.test(told.amount)
+      ? ` x${told.amount}`
+      : ` ${told.amount}`
+    : '';
+  const unit = told.amount && /^[\d.,\s/]+$/.test(told.amount) && told.unit ? ` ${told.unit}` : '';
+  const frozen = told.frozen_on ? (YES.test(told.frozen_on) ? ' frozen' : ` frozen ${told.frozen_on}`) : '';
+  const start = told.start ? ` ${among(STARTS, told.did) ?? (frozen ? '' : 'bought')} ${told.start}` : '';
+  const printed = told.printed_date
+    ? ` ${told.printed?.replace('-', ' ') ?? 'use by'} ${told.printed_date}`
+    : '';
+  const place = [told.zone, told.appliance].filter((part) => part).join(' ');
+  return [
+    told.name ?? told.food ?? '',
+    amount,
+    unit,
+    packs && ` ${packs.trim()}`,
+    told.wrap ? ` ${told.wrap}` : '',
+    frozen === '' ? start : frozen,
+    printed,
+    place === '' ? '' : ` > ${place}`,
+  ].join('');
+}
+
+/**
+ * Reads a row of a table.
+ *
+ * @param cells of the row @param mapping what each column tells
+ */
+export function rowLine(cells: readonly string[], mapping: Mapping, vocabulary: QuickVocabulary): RowLine {
+  const told: Told = {};
+  mapping.forEach((meaning, at) => {
+    const cell = cells[at]?.replaceAll(/\s+/g, ' ').trim();
+    if (meaning && cell) told[meaning] = cell;
+  });
+  if (!told.name && !told.food) return fault('No food is named.');
+  const own = ownLine(told, vocabulary);
+  if (own) return own;
+  const { line, faults } = parseQuickLine(spoken(told), vocabulary);
+  if (!line) {
+    const [first] = faults;
+    const like = first?.candidates.slice(0, 3).join(', ') ?? '';
+    const place = [told.zone, told.appliance].filter((part) => part).join(', ');
+    const which = first?.says.includes('zone') && place !== '' ? ` (${place})` : '';
+    return fault(`${first?.says ?? 'That is not understood.'}${which}${like === '' ? '' : ` ${like}?`}`);
+  }
+  const priceMinor = priceOf(told.price);
+  if (priceMinor === undefined) return fault(`“${told.price}” is no price.`);
+  const note = (told.note ?? '').replaceAll(/[<>]/g, '').slice(0, MOST_NOTE);
+  return {
+    fault: null,
+    until: null,
+    line: { ...line, priceMinor: priceMinor ?? line.priceMinor, note: note || line.note },
+  };
+}

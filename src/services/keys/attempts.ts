@@ -1,0 +1,39 @@
+import { RateLimiterRes } from 'rate-limiter-flexible';
+import { attempts } from '@/store/attempts';
+import { Problem } from '../door/problem';
+import { callerAddress } from '../household/chosen';
+
+/** Wrong passwords for one name, and wrong ones or codes from one address. */
+const FOR_NAME = { points: 10, seconds: 15 * 60 };
+const FROM_ADDRESS = { points: 40, seconds: 15 * 60 };
+
+const forName = () => attempts('name', FOR_NAME.points, FOR_NAME.seconds);
+const fromAddress = () => attempts('address', FROM_ADDRESS.points, FROM_ADDRESS.seconds);
+
+function tooOften(left: unknown): never {
+  if (!(left instanceof RateLimiterRes)) throw left;
+  const minutes = Math.max(1, Math.ceil(left.msBeforeNext / 60_000));
+  throw new Problem(
+    429,
+    'too-often',
+    `That was tried too often. Wait ${minutes} ${minutes === 1 ? 'minute' : 'minutes'}.`,
+  );
+}
+
+/**
+ * Counts an attempt before it is made, from this address and for this name, over all copies of the server.
+ *
+ * @param name whose password is tried; `null`: a code is
+ * @returns how to take it back, when it was right
+ * @throws Problem 429
+ */
+export async function countAttempt(name: string | null): Promise<() => Promise<void>> {
+  const address = await callerAddress();
+  const key = name?.toLowerCase().slice(0, 80);
+  await fromAddress().consume(address).catch(tooOften);
+  if (key !== undefined) await forName().consume(key).catch(tooOften);
+  return async () => {
+    await fromAddress().reward(address);
+    if (key !== undefined) await forName().delete(key);
+  };
+}

@@ -1,0 +1,91 @@
+import Joi from 'joi';
+import { v4 as newUuid } from 'uuid';
+import { type Sql, sql, transaction } from '@/store/database';
+import { addDevice, dropDevice, dropOtherDevices } from '@/store/devices';
+import { putSecret, readMemberCalled } from '@/store/members';
+import { now } from '../door/clock';
+import { Problem } from '../door/problem';
+import { plainText, validate } from '../door/validate';
+import { callerDevice } from '../household/chosen';
+import { countAttempt } from './attempts';
+import { hashPassword, isPassword, passwordFault } from './passwords';
+import { digestOf, newToken } from './secrets';
+import { signedIn, staysUntil } from './whoAsks';
+
+export const memberName = plainText(40).min(1);
+export const password = Joi.string().max(200);
+
+export const signInSchema = Joi.object({
+  name: memberName.required(),
+  password: password.required(),
+});
+
+/** Lets a device stay signed in. @returns the token for its cookie */
+export async function keepDevice(db: Sql, member: string): Promise<string> {
+  const token = newToken();
+  const at = now();
+  await addDevice(db, {
+    id: newUuid(),
+    member,
+    digest: digestOf(token),
+    name: await callerDevice(),
+    madeAt: at,
+    endsAt: staysUntil(at),
+  });
+  return token;
+}
+
+/** Signs in by name and password. @throws Problem 400, 401 or 429 */
+export async function signIn(body: unknown): Promise<{ token: string; name: string }> {
+  const told = validate<{ name: string; password: string }>(signInSchema, body);
+  const right = await countAttempt(told.name);
+  const member = await readMemberCalled(sql(), told.name);
+  if (!(await isPassword(member?.secret ?? null, told.password)) || !member)
+    throw new Problem(401, 'wrong', 'Name and password do not fit together. Try again, or use a code.');
+  await right();
+  return { token: await keepDevice(sql(), member.id), name: member.name };
+}
+
+export const signOutSchema = Joi.object({});
+
+/** Signs this device out. */
+export async function signOut(body: unknown): Promise<Record<string, never>> {
+  validate(signOutSchema, body);
+  const here = await signedIn();
+  if (here) await dropDevice(sql(), here.device);
+  return {};
+}
+
+export const passwordSchema = Joi.object({
+  password: password.required().description('the new one'),
+  before: password.allow('').default('').description('the one before, if there was one'),
+});
+
+/** Sets one's own password; every other device of hers is put out. @throws Problem 400, 401, 422 or 429 */
+export async function setPassword(body: unknown): Promise<{ says: string }> {
+  const told = validate<{ password: string; before: string }>(passwordSchema, body);
+  const me = await signedIn();
+  if (!me) throw new Problem(401, 'sign-in', 'Sign in first.');
+  const right = await countAttempt(me.name);
+  const member = await readMemberCalled(sql(), me.name);
+  if (!member) throw new Problem(401, 'sign-in', 'Sign in first.');
+  if (member.secret !== null && !(await isPassword(member.secret, told.before)))
+    throw new Problem(401, 'wrong', 'That is not your present password.', {
+      fields: [{ path: 'before', message: 'is not it' }],
+    });
+  refuseWeak(told.password, [me.name]);
+  await right();
+  const secret = await hashPassword(told.password);
+  await transaction(async (db) => {
+    await putSecret(db, me.member, secret);
+    await dropOtherDevices(db, me.member, me.device);
+  });
+  return { says: 'Your password is set. Your other devices are signed out.' };
+}
+
+/** @throws Problem 422 for a password that is guessed too soon */
+export function refuseWeak(wanted: string, names: readonly string[]): void {
+  const fault = passwordFault(wanted, names);
+  if (fault !== null)
+    throw new Problem(422, 'refused', fault, { fields: [{ path: 'password', message: 'too weak' }] });
+}

@@ -1,0 +1,23 @@
+import type { Food } from '@/core/model/food';
+import type { StockRow } from '@/core/stock/stockRow';
+
+/** What may be taken without asking: ready to eat, cold, safe, and nobody said hands off. */
+export function helpYourself<Row extends StockRow>(
+  rows: readonly Row[],
+  foodOf: (id: string) => Food | undefined,
+  today: string,
+): Row[] {
+  return rows.filter(({ foodId, state, condemned, handsOff, governingDate }) => {
+    const food = foodOf(foodId);
+    const eatable =
+      food?.readiness === 'ready-to-eat' || food?.readiness === 'needs-wash' || food?.group === 'leftovers';
+    return (
+      eatable &&
+      state !== 'frozen' &&
+      state !== 'thawing' &&
+      !condemned &&
+      !handsOff &&
+      governingDate >= today
+    );
+  });
+}

@@ -1,0 +1,99 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import type { InvitationView, MembersView } from '@/services/keys/members';
+import { postJson } from '../door/fetchJson';
+import { useDoor } from '../door/useDoor';
+import { InviteCard } from './InviteCard';
+import { MemberCard } from './MemberCard';
+import { MyKey } from './MyKey';
+import type { SendKey } from './sendKey';
+
+/** Who belongs to this household, by which devices, and how somebody new comes in. */
+export function KeysBench({ view }: { view: MembersView }) {
+  const router = useRouter();
+  const { tell } = useDoor();
+  const [busy, setBusy] = useState(false);
+  const [invitation, setInvitation] = useState<InvitationView | null>(null);
+  const run = async <Answer,>(address: string, body: object): Promise<Answer | null> => {
+    setBusy(true);
+    try {
+      const answer = await postJson<Answer>(`/api/v1/keys/${address}`, body);
+      router.refresh();
+      return answer;
+    } catch (error) {
+      tell(error instanceof Error ? error.message : 'That did not work.', 'error');
+      return null;
+    } finally {
+      setBusy(false);
+    }
+  };
+  const send: SendKey = async (address, body) => {
+    const answer = await run<{ says: string }>(address, body);
+    if (answer) tell(answer.says);
+    return answer !== null;
+  };
+  const cook = view.me === null || view.me.role === 'cook';
+  return (
+    <>
+      <h1 className="text-[1.6rem]">Keys</h1>
+      <p className="mb-3 max-w-3xl text-slate">
+        {view.asks
+          ? `Who may do what at ${view.household}. What is told is signed with the name of whoever told it.`
+          : 'This server can be reached from this machine only, so it asks nobody anything. As soon as it is reached from elsewhere (npm start -- --home), it shows a set-up code in its terminal and asks whoever comes.'}
+      </p>
+      <div className="grid items-start gap-4 lg:grid-cols-2">
+        <div className="space-y-4">
+          {view.members.map((member) => (
+            <MemberCard
+              key={member.id}
+              member={member}
+              mayChange={cook}
+              mine={member.id === view.me?.id}
+              busy={busy}
+              send={send}
+            />
+          ))}
+          {view.members.length === 0 && (
+            <p className="card p-5">
+              Nobody has a key to {view.household} yet{view.asks ? '.' : ', and nobody needs one.'}
+            </p>
+          )}
+        </div>
+        <div className="space-y-4">
+          {cook && view.asks && (
+            <InviteCard
+              open={view.open}
+              invitation={invitation}
+              busy={busy}
+              onInvite={(role) => void run<InvitationView>('invite', { role }).then(setInvitation)}
+              onBack={() => void send('invite/back', {}).then(() => setInvitation(null))}
+            />
+          )}
+          {view.me && <MyKey me={view.me} busy={busy} send={send} />}
+          {cook && view.asks && (
+            <section className="card space-y-3 p-5" aria-labelledby="label-key">
+              <h2 id="label-key" className="text-lg">
+                Labels for guests
+              </h2>
+              <p className="text-slate">
+                Whoever scans a label printed here reads that label, and nothing else. A new key shuts this
+                for labels printed so far; members open them all the same. The calendar’s address is changed
+                under Household.
+              </p>
+              <button
+                type="button"
+                className="button"
+                disabled={busy}
+                onClick={() => void send('guest-key', {})}
+              >
+                New key for labels
+              </button>
+            </section>
+          )}
+        </div>
+      </div>
+    </>
+  );
+}

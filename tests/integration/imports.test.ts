@@ -1,0 +1,203 @@
+import { parse } from 'csv-parse/sync';
+import { createConnection, type Connection, type RowDataPacket } from 'mysql2/promise';
+import { freePort, prepareDatabase, serve } from '../../scripts/machine.mjs';
+import { openThrowaway } from '../../scripts/mariadb.mjs';
+import { type Answer, get, post } from '../fixtures/api';
+import { pause } from '../fixtures/startedHouse';
+
+/** Thousands of rows here; twenty thousand where somebody wants to wait (IMPORT_PACKAGES). */
+const PACKAGES = Number(process.env.IMPORT_PACKAGES ?? 3000);
+/** The list of a large paper notebook: a row a thing, in two ways of speaking. */
+const LIST = [
+  'What,How much,Frozen on,Notes',
+  ...Array.from({ length: PACKAGES }, (_, at) =>
+    at % 2 === 0
+      ? `Peas,${100 + (at % 900)} g,2026-0${1 + (at % 9)}-12,bag ${at}`
+      : `Trout,${200 + at} g,yes,`,
+  ),
+].join('\n');
+
+let db: Connection;
+let base: string;
+let url: string;
+let pid: number;
+let demo: number;
+let close: () => Promise<void>;
+
+interface Run {
+  id: string;
+  state: string;
+  done: number;
+  total: number;
+  says: string;
+}
+
+async function file(
+  path: string,
+  text: string | Buffer,
+): Promise<{ status: number; body: Record<string, never> }> {
+  const response = await fetch(`${base}/api/v1/exchange/${path}`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/octet-stream' },
+    body: typeof text === 'string' ? text : new Uint8Array(text),
+  });
+  return { status: response.status, body: await response.json() };
+}
+
+async function started(): Promise<void> {
+  const port = await freePort();
+  base = `http://localhost:${port}`;
+  pid = (await serve({ port, host: '127.0.0.1', url, quiet: true })).pid ?? 0;
+}
+
+/** As a page of the demo asks, whichever household came in meanwhile. */
+async function asked(path: string, body?: object): Promise<Answer> {
+  const headers = { 'content-type': 'application/json', 'x-orderly-frost-household': String(demo) };
+  const response = await fetch(`${base}${path}`, {
+    headers,
+    ...(body ? { method: 'POST', body: JSON.stringify(body) } : {}),
+  });
+  return { status: response.status, body: await response.json() };
+}
+
+const counted = async (): Promise<number[]> => {
+  const [rows] = await db.query<RowDataPacket[]>(
+    `SELECT (SELECT COUNT(*) FROM package) AS packages, (SELECT COUNT(*) FROM package WHERE here) AS here,
+            (SELECT COUNT(*) FROM command) AS commands, (SELECT COUNT(*) FROM household) AS households,
+            (SELECT SUM(packages) FROM day_tally) AS tally, (SELECT SUM(packages) FROM zone_fill) AS filled`,
+  );
+  return Object.values(rows[0] ?? {}).map(Number);
+};
+
+async function ended(id: string, hear: (run: Run) => void = () => undefined): Promise<Run> {
+  for (;;) {
+    const run = (await asked(`/api/v1/exchange/runs/${id}`)).body as Run;
+    hear(run);
+    if (run.state !== 'running') return run;
+    await pause(200);
+  }
+}
+
+/** Waits until some of it is in. */
+async function underWay(id: string): Promise<void> {
+  for (let done = 0; done === 0; await pause(30))
+    done = Number(((await asked(`/api/v1/exchange/runs/${id}`)).body as Run).done);
+}
+
+beforeAll(async () => {
+  const database = await openThrowaway('imports');
+  ({ url, close } = database);
+  await prepareDatabase(url);
+  db = await createConnection({ uri: url });
+  await started();
+  demo = Number((await get('/api/v1/households', base)).body.here);
+});
+afterAll(async () => {
+  process.kill(pid, 'SIGKILL');
+  await db.end();
+  await close();
+});
+
+it('a look tells every row that is wrong and stores nothing; a whole household comes in and goes', async () => {
+  const before = await counted();
+  const list = [
+    'Our freezer 2026',
+    '',
+    'Item;How many;Where;Date frozen',
+    'Peas 900 g;2;Layer 1;12/09/2026',
+    'Zorbleflux;2;Layer 1;12/09/2026',
+    'Trout 400 g;1;Attic;12/09/2026',
+    'Trout 400 g;;Layer 1;12/09/2099',
+  ].join('\n');
+  const { body } = await file('look?name=list.csv', list);
+  expect(body).toMatchObject({
+    kind: 'table',
+    rows: 4,
+    packages: 2,
+    shown: ['Peas 1800 g in 2 packs'],
+    faults: [{ row: 5 }, { row: 6 }, { row: 7 }],
+  });
+  const refused = await file('begin?name=list.csv', list);
+  expect([refused.status, await counted()]).toEqual([422, before]);
+  // What goes out as a table comes in as it was; no row of it with a later date.
+  const csv = async () => (await fetch(`${base}/api/v1/exchange/table?table=stock`)).text();
+  const rowsOf = (text: string) => parse(text, { bom: true, columns: true }) as Record<string, string>[];
+  const out = await csv();
+  const come = await file('begin?name=stock.csv&faulty=leave', out);
+  expect((await ended(String(come.body.id))).state).toBe('done');
+  const told = rowsOf(out);
+  const codes = new Set(told.map(({ code }) => code));
+  const fresh = rowsOf(await csv()).filter(({ code }) => !codes.has(code));
+  const words = ({
+    code: _code,
+    printed: _printed,
+    printed_date: _date,
+    until: _until,
+    ...row
+  }: Record<string, string>) => JSON.stringify(row);
+  const known = told.map((row) => ({ says: words(row), until: row.until ?? '' }));
+  expect(fresh.length).toBeGreaterThan(told.length * 0.95);
+  let equal = 0;
+  for (const row of fresh.toSorted((a, b) => (words(a) + a.until < words(b) + b.until ? -1 : 1))) {
+    const at = known.findIndex(({ says, until }) => says === words(row) && until >= (row.until ?? ''));
+    expect([words(row), row.until, at >= 0]).toEqual([words(row), row.until, true]);
+    if (known[at]?.until === row.until) equal += 1;
+    known.splice(at, 1);
+  }
+  expect(equal).toBeGreaterThan(fresh.length * 0.9);
+  await asked('/api/v1/exchange/undo', { id: come.body.id });
+  const between = await counted();
+  const document = await (await fetch(`${base}/api/v1/exchange/household`)).text();
+  const begun = await file('begin?name=household.json', document);
+  const run = await ended(String(begun.body.id));
+  expect([run.state, run.says]).toEqual(['done', 'Skerry Row 2 came in.']);
+  expect((await counted())[0]).toBe(Number(between[0]) * 2);
+  await asked('/api/v1/exchange/undo', { id: begun.body.id });
+  expect(await counted()).toEqual(between);
+}, 300_000);
+
+it('a list of thousands comes in with its progress told, and goes out again in one go', async () => {
+  const before = await counted();
+  const begun = Date.now();
+  const { status, body } = await file('begin?name=notebook.csv', LIST);
+  expect(status).toBe(200);
+  const told: number[] = [];
+  const run = await ended(String(body.id), ({ done }) => told.push(done));
+  console.log(`${PACKAGES} packages came in within ${Math.round((Date.now() - begun) / 100) / 10} s`);
+  expect([run.state, run.done, run.says]).toEqual(['done', PACKAGES, `${PACKAGES} packages came in.`]);
+  // Somebody who waits sees it grow.
+  expect(new Set(told).size).toBeGreaterThan(3);
+  expect(told).toEqual(told.toSorted((a, b) => a - b));
+  const after = await counted();
+  expect([after[0], after[1], after[4]]).toEqual([
+    Number(before[0]) + PACKAGES,
+    Number(before[1]) + PACKAGES,
+    Number(before[4]) + PACKAGES,
+  ]);
+  const undone = await post('/api/v1/exchange/undo', { id: body.id }, base);
+  expect([undone.status, undone.body.state]).toEqual([200, 'undone']);
+  const back = await counted();
+  expect([back[1], back[4], back[5]]).toEqual([before[1], before[4], before[5]]);
+  expect((await post('/api/v1/exchange/undo', { id: body.id }, base)).status).toBe(409);
+}, 600_000);
+
+it('stopped, or killed in the middle, it leaves nothing', async () => {
+  const before = await counted();
+  const first = await file('begin?name=notebook.csv', LIST);
+  const id = String(first.body.id);
+  await underWay(id);
+  expect((await post('/api/v1/exchange/stop', { id }, base)).status).toBe(200);
+  expect((await ended(id)).says).toBe('Stopped. Nothing of it came in.');
+  expect(await counted()).toEqual(before);
+  const second = await file('begin?name=notebook.csv', LIST);
+  await underWay(String(second.body.id));
+  process.kill(pid, 'SIGKILL');
+  await started();
+  for (let waited = 0; waited < 300 && (await counted()).join() !== before.join(); waited++) await pause(100);
+  expect(await counted()).toEqual(before);
+  await db.query('UPDATE import_run SET beat_at = beat_at - INTERVAL 1 MINUTE');
+  expect((await get(`/api/v1/exchange/runs/${second.body.id}`, base)).body).toMatchObject({
+    state: 'failed',
+    says: expect.stringContaining('Nothing of it came in'),
+  });
+}, 600_000);
