@@ -125,8 +125,8 @@ test('the demo’s day is answered in twelve keys, and the next day asks nothing
     set(SATURDAY);
     await page.reload();
     const freezers = page.getByRole('region', { name: 'The freezers, this week' });
+    await expect(freezers).toBeVisible();
     const lines = await freezers.getByRole('listitem').count();
-    expect(lines).toBeGreaterThan(0);
     await freezers
       .getByRole('button', { name: /^Looked through/ })
       .first()
@@ -134,7 +134,7 @@ test('the demo’s day is answered in twelve keys, and the next day asks nothing
     await expect(freezers.getByRole('listitem')).toHaveCount(lines - 1);
     set(SUNDAY);
     await page.reload();
-    await expect(page.getByRole('region', { name: 'First out' })).toBeVisible();
+    await expect(page.getByRole('region', { name: 'In the next days' })).toBeVisible();
     await expect(freezers).toHaveCount(0);
   });
 });

@@ -54,7 +54,14 @@ export async function undoSince(page: Page, last: string): Promise<void> {
     }
   }).toPass({ timeout: 20_000 });
 }
+
 /** The last thing that was told. */
 export const latest = async (page: Page): Promise<string> =>
   ((await (await page.request.get('/api/v1/ledger?limit=1')).json()) as { entries: [{ id: string }] })
     .entries[0].id;
+
+/** Waits until the door answered all that this device told it, also over a reload. */
+export async function allAnswered(page: Page): Promise<void> {
+  const waiting = () => Object.keys(localStorage).filter((key) => key.startsWith('orderly-frost:sending:'));
+  await expect.poll(() => page.evaluate(waiting), { timeout: 60_000 }).toEqual([]);
+}

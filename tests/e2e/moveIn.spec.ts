@@ -1,7 +1,7 @@
 import type { Page } from '@playwright/test';
 import { withClockedServer } from '../fixtures/clockedServer';
 import { THERE } from '../fixtures/firstFill';
-import { expectAccessible } from './kitchen';
+import { allAnswered, expectAccessible } from './kitchen';
 import { expect, test } from './page';
 
 const NOW = '2026-11-25T14:05:00.000Z';
@@ -119,6 +119,8 @@ test('a fresh house: own kitchen, two appliances, forty things, labels, first ou
     // First out is right: oldest and shortest-dated first, what is past on top; ages stand in the trail.
     await page.goto(`${base}/`);
     await expect(page.getByRole('link', { name: /^Household Pier View/ })).toBeVisible();
+    // What was typed faster than it was answered goes on its way over the reload.
+    await allAnswered(page);
     const today = (await (await page.request.get(`${base}/api/v1/today`)).json()) as {
       first_out: { view: { governing: { date: string }; food: { name: string } } }[];
       coming: { view: { food: { name: string } } }[];

@@ -1,4 +1,4 @@
-import { expect, type Page, test as base } from '@playwright/test';
+import { type Browser, type BrowserContext, expect, type Page, test as base } from '@playwright/test';
 
 export { expect };
 
@@ -17,9 +17,29 @@ async function answering(page: Page): Promise<void> {
     .catch(() => undefined);
 }
 
+/** `LAG=800`: every answer comes up to so many milliseconds late, which shows the tests that race the server. */
+const LAG_MS = Number(process.env.LAG ?? 0);
+
+async function answerLate(where: Page | BrowserContext): Promise<void> {
+  await where.route('**/api/v1/**', async (route) => {
+    await new Promise((done) => setTimeout(done, Math.random() * LAG_MS));
+    await route.fallback().catch(() => undefined);
+  });
+}
+
+/** Other devices of a test are as slow. */
+function slowDevices(browser: Browser): void {
+  const newContext = browser.newContext.bind(browser);
+  browser.newContext = async (...told) => {
+    const context = await newContext(...told);
+    await answerLate(context);
+    return context;
+  };
+}
+
 /** Playwright's test with a page whose `goto` and `reload` wait until it answers. */
 export const test = base.extend({
-  page: async ({ page, baseURL }, use) => {
+  page: async ({ page, baseURL, browser }, use) => {
     // As on a device that went through a door before.
     const choice = await page.request.get('/api/v1/households').catch(() => null);
     const { here } = choice?.ok() ? ((await choice.json()) as { here: number | null }) : { here: null };
@@ -27,6 +47,10 @@ export const test = base.extend({
       await page
         .context()
         .addCookies([{ name: 'orderly-frost-household', value: String(here), url: baseURL }]);
+    if (LAG_MS > 0) {
+      await answerLate(page);
+      slowDevices(browser);
+    }
     const errors: string[] = [];
     page.on('pageerror', ({ message }) => errors.push(message));
     const goto = page.goto.bind(page);

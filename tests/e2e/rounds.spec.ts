@@ -1,7 +1,7 @@
 import type { Page } from '@playwright/test';
 import type { ResetView } from '../../src/services/rounds/reset';
 import type { RoundsView } from '../../src/services/rounds/rounds';
-import { expectAccessible, latest, toast, undoSince } from './kitchen';
+import { allAnswered, expectAccessible, latest, toast, undoSince } from './kitchen';
 import { expect, test } from './page';
 
 interface Told {
@@ -141,6 +141,7 @@ test('a round with every answer: dates only come forward, what is not there is a
   await expect(page.getByRole('heading', { name: 'Not there last time' })).toBeVisible();
   await expectAccessible(page);
 
+  await allAnswered(page);
   const after = await stock(page);
   expect([before.size - after.size, after.has(bad), after.has(given), after.has(missing)]).toEqual([
     4,

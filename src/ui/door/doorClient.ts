@@ -1,7 +1,9 @@
 'use client';
 
 import { dehydrate, type DehydratedState, hydrate, QueryClient } from '@tanstack/react-query';
+import { datedAsTold } from './datedAsTold';
 import { DoorError, postJson } from './fetchJson';
+import { learnVersions, type Moves, withOwnVersion } from './ownVersions';
 
 /** A command as the page tells it; its id comes when it is sent. */
 export type NewCommand = { type: string } & Record<string, unknown>;
@@ -48,16 +50,19 @@ const isUnanswered = (tries: number, error: unknown): boolean =>
 /** A command is answered long before; a connection that hangs is given up, and the same ids are sent again. */
 const ASK_AGAIN_MS = 25_000;
 
-/** Sends commands; sent again, they say how long ago they were told. */
+/** What this page told moved on. */
+const moves: Moves = new Map();
+
+/** Sends commands; sent late, or again, they say how long ago they were told. */
 async function send(sending: Sending): Promise<DoorAnswer[]> {
-  const again = sending.sent > 0;
-  const agoMs = Math.max(0, Math.round(Date.now() - sending.toldAt));
-  const body = again ? sending.commands.map((command) => ({ ...command, ago_ms: agoMs })) : sending.commands;
+  const sent = sending.commands.map((command) => withOwnVersion(command, moves));
+  const body = datedAsTold(sent, { toldAt: sending.toldAt, now: Date.now(), again: sending.sent > 0 });
   sending.sent += 1;
   const { answers } = await postJson<{ answers: DoorAnswer[] }>('/api/v1/commands', body, {
     signal: AbortSignal.timeout(ASK_AGAIN_MS),
     ...(sending.household === undefined ? {} : { household: sending.household }),
   });
+  learnVersions(moves, sending.commands, sent, answers);
   return answers;
 }
 

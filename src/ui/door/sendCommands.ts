@@ -45,3 +45,17 @@ export async function sendCommands(commands: readonly NewCommand[]): Promise<Doo
     waiting.delete(says);
   }
 }
+
+/** Resolves when the door has answered all that was told here, also before a reload. */
+export function allAnswered(): Promise<void> {
+  const cache = doorClient().getMutationCache();
+  return new Promise((resolve) => {
+    const look = (): void => {
+      if (cache.findAll({ status: 'pending' }).length > 0) return;
+      stop();
+      resolve();
+    };
+    const stop = cache.subscribe(look);
+    look();
+  });
+}

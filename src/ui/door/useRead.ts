@@ -8,6 +8,8 @@ import { DoorError, fetchJson, postJson } from './fetchJson';
 interface Reading<Body> {
   body: Body | null;
   fault: string;
+  /** It is being read, also again: what is here may be older than the last thing told. */
+  looking: boolean;
   /** Resolves when it was read again. */
   again: () => Promise<unknown>;
 }
@@ -27,7 +29,7 @@ function useAnswer<Body>(
   enabled: boolean,
   { keep = false, lasting = false }: How,
 ): Reading<Body> {
-  const { data, error, refetch } = useQuery(
+  const { data, error, isFetching, refetch } = useQuery(
     {
       queryKey: key,
       queryFn: ask,
@@ -42,6 +44,7 @@ function useAnswer<Body>(
   return {
     body: data ?? null,
     fault: error === null ? '' : error instanceof DoorError ? error.message : 'That could not be read.',
+    looking: isFetching,
     again: () => refetch(),
   };
 }

@@ -94,8 +94,11 @@ export function PutAwayWalk({
   onPlace: (chosen: { place: PlaceView; zone: string | null }) => void;
   onFinish: () => void;
 }) {
-  const { act, busy } = useDoor();
+  const door = useDoor();
+  const { act } = door;
   const [going, setGoing] = useState<string[]>([]);
+  // Until it is read where things stand now, what is shown is from before.
+  const busy = door.busy || going.length > 0;
   const ready = places.filter(({ packages }) => packages.length > 0);
   const stops = [
     ...appliances.map((appliance) => ({
@@ -131,9 +134,12 @@ export function PutAwayWalk({
         })),
       ),
     };
-    await act(away, ...jobsOf(some, view));
-    await onDone();
-    setGoing([]);
+    try {
+      await act(away, ...jobsOf(some, view));
+      await onDone();
+    } finally {
+      setGoing([]);
+    }
   };
 
   if (ready.length === 0) {

@@ -5,7 +5,7 @@ import type { HaulLine } from '@/core/model/haul';
 import type { HaulView } from '@/services/haul/haul';
 import type { HaulPlacesView } from '@/services/haul/haulPlaces';
 import { useDoor } from '../door/useDoor';
-import { sendCommands } from '../door/sendCommands';
+import { allAnswered, sendCommands } from '../door/sendCommands';
 import { DoorError, fetchJson } from '../door/fetchJson';
 
 const SAVE_MS = 350;
@@ -24,7 +24,7 @@ export interface HaulDesk {
   saving: boolean;
   /** Changes a line here at once, and behind the door shortly after. */
   change(line: HaulLine): void;
-  /** Saves whatever waits, then reads everything anew. */
+  /** Saves whatever waits, also from before a reload, then reads everything anew. */
   settle(): Promise<void>;
   /** How it stands now; `null` when it could not be read. Places follow shortly after. */
   reload(): Promise<HaulView | null>;
@@ -43,9 +43,14 @@ export function useHaul(first: HaulView, firstPlaces: HaulPlacesView): HaulDesk 
   const unsaved = useRef(new Map<string, HaulLine>());
   const sending = useRef<Promise<void> | null>(null);
   const timer = useRef<ReturnType<typeof setTimeout> | null>(null);
+  const turn = useRef({ begun: 0, shown: 0 });
 
   const read = useCallback(async (): Promise<HaulView> => {
+    const mine = ++turn.current.begun;
     const next = await fetchJson<HaulView>('/api/v1/haul');
+    // Older than what is shown: asked before it, answered after it.
+    if (mine < turn.current.shown) return next;
+    turn.current.shown = mine;
     const lines = next.lines.map((line) => {
       const mine = unsaved.current.get(line.id);
       return mine ? { ...mine, version: line.version, packages: line.packages } : line;
@@ -54,8 +59,12 @@ export function useHaul(first: HaulView, firstPlaces: HaulPlacesView): HaulDesk 
     return next;
   }, []);
 
+  const placesTurn = useRef({ begun: 0, shown: 0 });
   const readPlaces = useCallback(async () => {
+    const mine = ++placesTurn.current.begun;
     const next = await fetchJson<HaulPlacesView>('/api/v1/haul/places');
+    if (mine < placesTurn.current.shown) return next;
+    placesTurn.current.shown = mine;
     setPlaces(next);
     return next;
   }, []);
@@ -70,7 +79,7 @@ export function useHaul(first: HaulView, firstPlaces: HaulPlacesView): HaulDesk 
   }, [read, tell]);
 
   const send = useCallback(async (): Promise<void> => {
-    await sending.current;
+    while (sending.current) await sending.current;
     const waiting = [...unsaved.current.values()];
     if (waiting.length === 0) return;
     const work = (async () => {
@@ -78,6 +87,7 @@ export function useHaul(first: HaulView, firstPlaces: HaulPlacesView): HaulDesk 
         try {
           await sendCommands([{ type: 'haul.line', line: toldLine(line), version: line.version }]);
           const version = line.version + 1;
+          turn.current.shown = turn.current.begun + 1;
           const later = unsaved.current.get(line.id);
           if (later === line) unsaved.current.delete(line.id);
           else if (later) unsaved.current.set(line.id, { ...later, version });
@@ -96,8 +106,11 @@ export function useHaul(first: HaulView, firstPlaces: HaulPlacesView): HaulDesk 
       setSaving(unsaved.current.size > 0);
     })();
     sending.current = work;
-    await work;
-    sending.current = null;
+    try {
+      await work;
+    } finally {
+      sending.current = null;
+    }
   }, [read, tell]);
 
   const change = useCallback(
@@ -120,6 +133,7 @@ export function useHaul(first: HaulView, firstPlaces: HaulPlacesView): HaulDesk 
   const settle = useCallback(async () => {
     if (timer.current) clearTimeout(timer.current);
     await send();
+    await allAnswered();
   }, [send]);
 
   useEffect(() => {

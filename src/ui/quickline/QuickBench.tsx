@@ -71,7 +71,11 @@ export function QuickBench({
   );
   const taking = doing?.verb === 'take' && (doing.amount !== null || doing.foods.length > 1) ? doing : null;
   const [meant] = doing?.foods ?? [];
-  const { body: known } = useRead<FoodDetail>(meant && !taking ? `/api/v1/foods/${meant.id}` : null);
+  const {
+    body: known,
+    fault: notFound,
+    looking,
+  } = useRead<FoodDetail>(meant && !taking ? `/api/v1/foods/${meant.id}` : null);
   const plan =
     doing && known && known.food.id === meant?.id
       ? verbPlan(doing, known.packages, vocabulary?.today ?? '')
@@ -135,12 +139,15 @@ export function QuickBench({
     return shown !== undefined || line !== undefined;
   };
 
-  const early = useRef(entered);
+  // Entered before the foods, or the packages of this one, were here: the line that is done as soon as they are.
+  const early = useRef(entered ? begin : null);
   const sending = useRef(false);
   const store = async (pieces: 'closed' | 'open' | null = null, anyway = false): Promise<void> => {
-    // Entered before the foods were here: it is read and stored as soon as they are.
-    if (!vocabulary) early.current = text.trim() !== '';
     if (sending.current) return;
+    if (!vocabulary || looking) {
+      early.current = text;
+      return;
+    }
     const toBench = intake && !doing ? reading?.line : null;
     const wanted = toBench ? [] : await commandsFor(pieces, anyway);
     if (wanted.length === 0 && !toBench) {
@@ -171,10 +178,12 @@ export function QuickBench({
     storeNow.current = store;
   });
   useEffect(() => {
-    if (!vocabulary || !early.current) return;
-    early.current = false;
+    // Typed on since: that is another line.
+    if (early.current !== text) early.current = null;
+    if (early.current === null || !vocabulary || looking) return;
+    early.current = null;
     void storeNow.current();
-  }, [vocabulary]);
+  }, [vocabulary, looking, text]);
 
   const onKeyDown = (event: KeyboardEvent<HTMLInputElement>): void => {
     const other = event.altKey
@@ -238,6 +247,7 @@ export function QuickBench({
           <VerbPanel
             reading={doing}
             plan={plan}
+            notFound={notFound}
             busy={busy || isStoring}
             onPick={write}
             onDo={() => void store()}

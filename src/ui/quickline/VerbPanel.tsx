@@ -22,6 +22,7 @@ const MOST_SHOWN = 12;
 export function VerbPanel({
   reading,
   plan,
+  notFound,
   busy,
   onPick,
   onDo,
@@ -29,11 +30,13 @@ export function VerbPanel({
   reading: VerbReading<NamedFood>;
   /** `null`: the packages are not here yet. */
   plan: VerbPlan | null;
+  /** Why they could not be read. */
+  notFound: string;
   busy: boolean;
   onPick: (text: string) => void;
   onDo: () => void;
 }) {
-  const fault = reading.fault || (plan?.fault ?? '');
+  const fault = reading.fault || (plan ? plan.fault : notFound);
   return (
     <div className="space-y-3" aria-live="polite">
       {fault !== '' && <p className="text-beet">{fault}</p>}
