@@ -52,16 +52,21 @@ test('what could not be sent is kept over a reload, sent again in its order, and
   await expect(toast(page, 'Not known yet, asking again.')).toBeVisible();
   expect(await countCalled(page, 'fennel')).toBe(before);
   await page.waitForTimeout(3000);
-  const heard = Date.now();
+  const answered = page.waitForResponse(COMMANDS);
   await page.unroute(COMMANDS);
+  const arrived = await answered;
+  const heard = Date.now();
   await expect(toast(page, /On the counter: Fennel.*told before, answered now/)).toBeVisible();
   expect(await countCalled(page, 'fennel')).toBe(before + 1);
   const ledger = (await (await page.request.get('/api/v1/ledger?limit=5')).json()) as {
     entries: { says: string; at: string }[];
   };
   const entry = ledger.entries.find(({ says }) => says.includes('Fennel'));
+  const [{ ago_ms: ago }] = arrived.request().postDataJSON() as [{ ago_ms: number }];
+  expect(ago).toBeGreaterThan(3000);
   const at = Date.parse(entry?.at ?? '');
-  expect(Math.abs(at - told)).toBeLessThan(heard - at);
+  expect(at).toBeGreaterThanOrEqual(told - 5);
+  expect(at).toBeLessThanOrEqual(heard - ago + 5);
   await page.reload();
   await page.waitForTimeout(1500);
   expect(await countCalled(page, 'fennel')).toBe(before + 1);

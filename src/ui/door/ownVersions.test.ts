@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { learnVersions, type Moves, withOwnVersion } from './ownVersions';
 
 const JAR = 'jar';
-const VERBS = ['package.open', 'package.move', 'package.take', 'package.answer'];
+const VERBS = ['package.open', 'package.move', 'package.take', 'package.answer', 'round.look'];
 
 /** A door that knows one package and refuses who saw another version of it. */
 function door() {

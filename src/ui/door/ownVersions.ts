@@ -14,9 +14,11 @@ const MOST_MOVES = 400;
 /** What a command does, without what makes it one of its own. */
 const deedOf = ({ id: _id, ago_ms: _ago, ...deed }: NewCommand): string => JSON.stringify(deed);
 
-/** Verbs on one package say which version of it was seen. */
+/** Verbs on one package, and what a round finds of it, say which version of it was seen. */
 const seenBy = ({ type, package: one, version }: NewCommand): { id: string; version: number } | null =>
-  type.startsWith('package.') && typeof one === 'string' && typeof version === 'number'
+  (type.startsWith('package.') || type === 'round.look') &&
+  typeof one === 'string' &&
+  typeof version === 'number'
     ? { id: one, version }
     : null;
 
