@@ -9,9 +9,9 @@ export default defineConfig({
   workers: 1,
   fullyParallel: false,
   retries: 0,
-  timeout: 120_000,
+  timeout: 240_000,
   // The machine may be busy with the tests beside these.
-  expect: { timeout: 15_000 },
+  expect: { timeout: 40_000 },
   outputDir: process.env.PLAYWRIGHT_OUT ?? 'var/playwright',
   projects: [
     { name: 'shared', testIgnore: OWN },
@@ -23,6 +23,8 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     timezoneId: 'Europe/Dublin',
     locale: 'en-GB',
+    // What is kept for a house without network is tried where the network goes.
+    serviceWorkers: 'block',
     launchOptions: {
       executablePath: '/usr/bin/chromium',
       args: [

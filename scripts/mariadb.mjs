@@ -138,6 +138,9 @@ async function lastOrFreePort(folder) {
   return port;
 }
 
+/** 1: what is committed is on the disk. Tests end programs and never the machine: for them the system has it, 2. */
+const FLUSH = process.env.STORE_FLUSH === '2' ? 2 : 1;
+
 async function launch(folder) {
   const { server, install } = programs();
   const data = path.join(folder, 'data');
@@ -171,7 +174,7 @@ async function launch(folder) {
       '--skip-name-resolve',
       '--skip-log-bin',
       '--character-set-server=utf8mb4',
-      '--innodb-flush-log-at-trx-commit=1',
+      `--innodb-flush-log-at-trx-commit=${FLUSH}`,
       '--innodb-buffer-pool-size=128M',
       '--max-connections=120',
       '--performance-schema=OFF',

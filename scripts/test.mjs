@@ -19,6 +19,8 @@ import {
 } from './machine.mjs';
 
 const only = process.argv[2];
+// A disk that others use, too, makes nobody wait.
+process.env.STORE_FLUSH = '2';
 const wanted = (part) => only === undefined || only === part;
 const counts = { passed: 0, failed: 0 };
 const broken = [];

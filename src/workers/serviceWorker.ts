@@ -1,5 +1,6 @@
 /// <reference lib="webworker" />
 import { NetworkFirst, type PrecacheEntry, Serwist, type SerwistGlobalConfig } from 'serwist';
+import { nothingOlder, TOLD } from './nothingOlder';
 import { PAGES_CACHE, READS_CACHE } from './offlineCaches';
 
 declare global {
@@ -12,6 +13,13 @@ declare const self: ServiceWorkerGlobalScope;
 
 /** So long the kitchen's server is waited for before what was last seen is shown, seconds. */
 const PATIENCE_S = 4;
+
+const { told, plugin } = nothingOlder(Date.now, (request) =>
+  caches.match(request, { cacheName: READS_CACHE }),
+);
+self.addEventListener('message', ({ data }) => {
+  if (data === TOLD) told();
+});
 
 /** Pages and what they read as last seen, for a house without power or network; changes never go through here. */
 const serwist = new Serwist({
@@ -37,7 +45,11 @@ const serwist = new Serwist({
         sameOrigin &&
         request.method === 'GET' &&
         /^\/api\/v1\/(vocabulary|shopping|packages\/|stock\/groups)/.test(url.pathname),
-      handler: new NetworkFirst({ cacheName: READS_CACHE, networkTimeoutSeconds: PATIENCE_S }),
+      handler: new NetworkFirst({
+        cacheName: READS_CACHE,
+        networkTimeoutSeconds: PATIENCE_S,
+        plugins: [plugin],
+      }),
     },
   ],
 });

@@ -4,7 +4,7 @@ import { expect, test } from './page';
 test('a drill is played to its mark: the reckless one fails, the over-careful one is told what was wasted, and it is kept', async ({
   page,
 }) => {
-  page.setDefaultTimeout(20_000);
+  page.setDefaultTimeout(60_000);
   await page.goto('/outage/drill');
   await expectAccessible(page);
   const play = async (choice: string): Promise<void> => {

@@ -41,7 +41,10 @@ test('the home address: the household’s own certificate, trusted once, and the
     const port = await freePort();
     const env = { TLS_CERT: files.cert, TLS_KEY: files.key, PUBLIC_URL: `https://localhost:${port}` };
     pid = (await serve({ port, host: '127.0.0.1', url: database.url, env, quiet: true })).pid;
-    const context = await browser.newContext({ viewport: { width: 390, height: 844 } });
+    const context = await browser.newContext({
+      viewport: { width: 390, height: 844 },
+      serviceWorkers: 'allow',
+    });
     const page = await context.newPage();
     const base = `https://localhost:${port}`;
     await page.goto(`${base}/outage`);

@@ -14,7 +14,7 @@ interface Told {
 
 let found = '';
 test.beforeEach(async ({ page }) => {
-  page.setDefaultTimeout(20_000);
+  page.setDefaultTimeout(60_000);
   found = await latest(page);
 });
 test.afterEach(({ page }) => undoSince(page, found));

@@ -40,7 +40,7 @@ test('everything that happens to a package has its way from the page of its labe
   page,
 }) => {
   test.setTimeout(180_000);
-  page.setDefaultTimeout(20_000);
+  page.setDefaultTimeout(60_000);
   const day = (days: number): string => new Date(Date.now() + days * 86_400_000).toISOString().slice(0, 10);
   const start = { did: 'bought', on: day(-1) };
   const [one, two] = await store(page, { packs: 2, amount: 1200, start });

@@ -8,12 +8,14 @@ interface Entry {
   undone: boolean;
 }
 
+test.use({ serviceWorkers: 'allow' });
+
 test('without a network the desk goes on: a cut begun, read, ten things looked at, two taken; all of it arrives once, in order, and a conflict is told', async ({
   page,
   context,
 }) => {
   test.setTimeout(240_000);
-  page.setDefaultTimeout(20_000);
+  page.setDefaultTimeout(60_000);
   const ledger = async (): Promise<Entry[]> =>
     ((await (await page.request.get('/api/v1/ledger?limit=100')).json()) as { entries: Entry[] }).entries;
   const found = (await ledger())[0]?.id;

@@ -23,7 +23,7 @@ const pdfOf = async (page: Page, address: string): Promise<string> => {
 
 let found = '';
 test.beforeEach(async ({ page }) => {
-  page.setDefaultTimeout(20_000);
+  page.setDefaultTimeout(60_000);
   found = await latest(page);
 });
 test.afterEach(({ page }) => undoSince(page, found));
@@ -222,7 +222,7 @@ test('two people at the desk at once: each sees what the other told, and nothing
   const other = await (
     await browser.newContext({ storageState: await page.context().storageState() })
   ).newPage();
-  other.setDefaultTimeout(20_000);
+  other.setDefaultTimeout(60_000);
   await Promise.all([page.goto('/outage'), other.goto('/outage')]);
   await page.getByRole('button', { name: '4 h ago', exact: true }).click();
   const chest = (one: Page) => one.getByRole('region', { name: 'Boat-shed chest', exact: true });

@@ -18,7 +18,7 @@ interface Told {
 
 let found = '';
 test.beforeEach(async ({ page }) => {
-  page.setDefaultTimeout(20_000);
+  page.setDefaultTimeout(60_000);
   found = await latest(page);
 });
 test.afterEach(({ page }) => undoSince(page, found));
@@ -44,6 +44,8 @@ async function begin(page: Page, ...zones: string[]): Promise<void> {
   await page.getByRole('button', { name: /^Begin: / }).click();
   await expect(page.getByRole('heading', { name: zones[0], exact: true })).toBeVisible();
 }
+
+test.use({ serviceWorkers: 'allow' });
 
 test('a round with every answer: dates only come forward, what is not there is asked about again, then lost; nothing doubled', async ({
   page,

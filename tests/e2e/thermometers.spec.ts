@@ -8,7 +8,7 @@ const HOUR_MS = 3_600_000;
 
 let found = '';
 test.beforeEach(async ({ page }) => {
-  page.setDefaultTimeout(20_000);
+  page.setDefaultTimeout(60_000);
   found = await latest(page);
 });
 test.afterEach(({ page }) => undoSince(page, found));

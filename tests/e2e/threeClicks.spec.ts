@@ -244,7 +244,7 @@ test('everything that happens to a package is three clicks or fewer from Stock, 
   page,
 }) => {
   test.setTimeout(900_000);
-  page.setDefaultTimeout(20_000);
+  page.setDefaultTimeout(60_000);
   const { zones } = (await (await page.request.get('/api/v1/vocabulary')).json()) as {
     zones: { id: string; name: string }[];
   };
@@ -284,7 +284,7 @@ test('everything that happens to a package is three clicks or fewer from Stock, 
 
 test('what is told of the house is three clicks or fewer from Stock, and an undo away', async ({ page }) => {
   test.setTimeout(300_000);
-  page.setDefaultTimeout(20_000);
+  page.setDefaultTimeout(60_000);
   for (const [type, way] of HOUSE) {
     await page.goto('/stock');
     await expectTold(page, type, type, await counted((press) => way(page, press)));

@@ -3,6 +3,7 @@
 import { dehydrate, type DehydratedState, hydrate, QueryClient } from '@tanstack/react-query';
 import { datedAsTold } from './datedAsTold';
 import { DoorError, postJson } from './fetchJson';
+import { tellWorker } from './tellWorker';
 import { learnVersions, type Moves, withOwnVersion } from './ownVersions';
 
 /** A command as the page tells it; its id comes when it is sent. */
@@ -62,6 +63,7 @@ async function send(sending: Sending): Promise<DoorAnswer[]> {
     signal: AbortSignal.timeout(ASK_AGAIN_MS),
     ...(sending.household === undefined ? {} : { household: sending.household }),
   });
+  tellWorker();
   learnVersions(moves, sending.commands, sent, answers);
   return answers;
 }

@@ -7,6 +7,7 @@ import { doorClient } from '../door/doorClient';
 import { fetchJson } from '../door/fetchJson';
 import { noteLost, noteReached } from '../door/kitchenClock';
 import { toldHere } from '../door/sendCommands';
+import { tellWorker } from '../door/tellWorker';
 
 /** Asked so often while the page is in sight. */
 const EVERY_MS = 1200;
@@ -34,6 +35,7 @@ export function Others({ told }: { told: number }) {
       const before = known;
       known = changes;
       if (changes === before || !latest || toldHere.has(latest.id)) return;
+      tellWorker();
       setNews({ id: latest.id, says: latest.says, who: latest.told_by ?? 'Somebody' });
       void doorClient().invalidateQueries({ predicate: ({ meta }) => meta?.lasting !== true });
       router.refresh();
