@@ -132,10 +132,15 @@ test('the demo’s day is answered in twelve keys, and the next day asks nothing
       .first()
       .click();
     await expect(freezers.getByRole('listitem')).toHaveCount(lines - 1);
+    // Left open over night, the page begins the next day by itself, and so does the line.
+    const line = page.getByRole('textbox', { name: 'Quick line: what came in' });
+    await line.click();
+    await line.fill('milk 1 l ub sat');
+    await expect(page.locator('#quick-reading')).toContainText('28 Nov 2026, today');
     set(SUNDAY);
-    await page.reload();
-    await expect(page.getByRole('region', { name: 'In the next days' })).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'Sunday 29 November' })).toBeVisible();
     await expect(freezers).toHaveCount(0);
+    await expect(page.locator('#quick-reading')).not.toContainText('28 Nov 2026, today');
   });
 });
 

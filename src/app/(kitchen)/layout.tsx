@@ -44,7 +44,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
               {children}
             </main>
             <CounterStrip items={shell.counter} bench={shell.bench} />
-            <Later notifyAt={shell.notify_at} at={shell.at} changes={shell.changes} />
+            <Later notifyAt={shell.notify_at} at={shell.at} changes={shell.changes} today={shell.today} />
           </DoorProvider>
         ) : (
           <DatabaseGone />

@@ -169,7 +169,7 @@ const READ: Record<string, [summary: string, query?: Joi.ObjectSchema, kind?: 'p
   '/api/v1/foods/{id}': ['One food with its figures, the household’s wish and its packages'],
   '/api/v1/vocabulary': ['Foods and zones for the quick line'],
   '/api/v1/changes': [
-    'How often something was told, and the last of it: asked every second by pages that stay live',
+    'How often something was told, the last of it, and the day: asked every second by pages that stay live',
   ],
   '/api/v1/ledger': ['What happened, newest first', QUERIES.ledger],
   '/api/v1/labels': ['Labels as PDF', QUERIES.labels, 'pdf'],

@@ -1,4 +1,5 @@
-import { now } from '../door/clock';
+import type { CalendarDate } from '@/core/calendar/calendarDate';
+import { now, todayIn } from '../door/clock';
 import { sql } from '@/store/database';
 import { readLatest } from '@/store/commands';
 import { ourHousehold } from './household';
@@ -8,6 +9,8 @@ import { keptSince } from './kept';
 export interface ChangesView {
   /** The kitchen's time, ISO 8601. */
   at: string;
+  /** The day in the household: with a new one everything is judged anew. */
+  today: CalendarDate;
   changes: number;
   latest: { id: string; says: string; told_by: string | null } | null;
 }
@@ -18,6 +21,7 @@ export async function readChanges(): Promise<ChangesView> {
   const latest = await keptSince(household, 'latest', () => readLatest(sql(), household.id));
   return {
     at: now(),
+    today: todayIn(household.timeZone),
     changes: household.changes,
     latest: latest && { id: latest.id, says: latest.says, told_by: latest.toldBy },
   };

@@ -1,3 +1,4 @@
+import type { CalendarDate } from '@/core/calendar/calendarDate';
 import type { Cut } from '@/core/model/cut';
 import type { Role } from '@/core/model/role';
 import { SAFE_CHILL_C } from '@/core/model/limits';
@@ -41,6 +42,7 @@ export interface Shell {
   wording: Wording;
   /** How often something had been told when this was read: what came since is others' news. */
   changes: number;
+  today: CalendarDate;
   /** When this was read, ISO 8601. */
   at: string;
   /** Codes on labels open on this machine only: no phone gets there. */
@@ -124,6 +126,7 @@ export async function readShell(): Promise<Shell | null> {
       notify_at: household.settings.notifyAt,
       wording,
       changes: household.changes,
+      today: context.today,
       at: now(),
       codes_local: /^(localhost|127\.|\[::1\])/.test(new URL(publicUrl()).host),
       temperatures: temperaturesOf(context.kitchen.compartments, wording),

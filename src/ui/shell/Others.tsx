@@ -2,6 +2,7 @@
 
 import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
+import type { CalendarDate } from '@/core/calendar/calendarDate';
 import type { ChangesView } from '@/services/household/changes';
 import { doorClient } from '../door/doorClient';
 import { fetchJson } from '../door/fetchJson';
@@ -17,27 +18,32 @@ const SHOWN_MS = 12_000;
  * What others did shows on this page within two seconds, with a quiet mark of who. Plain asking: it goes through every proxy, and
  * whichever copy of the server answers reads the same store.
  *
+ * A new day judges everything anew: a page left open over night, or kept from yesterday, is read again.
+ *
  * @param told how often something had been told when the page was made
+ * @param day the household's day then
  */
-export function Others({ told }: { told: number }) {
+export function Others({ told, day }: { told: number; day: CalendarDate }) {
   const router = useRouter();
   // What came between the making of the page and the first asking is news too.
-  const [since] = useState(told);
+  const [since] = useState({ changes: told, today: day });
   const [news, setNews] = useState<{ id: string; says: string; who: string } | null>(null);
   useEffect(() => {
     let known = since;
     let timer: ReturnType<typeof setTimeout>;
     let over = false;
     const look = async (): Promise<void> => {
-      const { changes, latest, at } = await fetchJson<ChangesView>('/api/v1/changes');
+      const { changes, latest, at, today } = await fetchJson<ChangesView>('/api/v1/changes');
       noteReached(at);
       if (over) return;
       const before = known;
-      known = changes;
-      if (changes === before || !latest || toldHere.has(latest.id)) return;
+      known = { changes, today };
+      const newDay = today !== before.today;
+      const others = changes !== before.changes && latest && !toldHere.has(latest.id) ? latest : null;
+      if (!others && !newDay) return;
       tellWorker();
-      setNews({ id: latest.id, says: latest.says, who: latest.told_by ?? 'Somebody' });
-      void doorClient().invalidateQueries({ predicate: ({ meta }) => meta?.lasting !== true });
+      if (others) setNews({ id: others.id, says: others.says, who: others.told_by ?? 'Somebody' });
+      void doorClient().invalidateQueries({ predicate: ({ meta }) => newDay || meta?.lasting !== true });
       router.refresh();
     };
     const again = (): void => {
