@@ -84,6 +84,16 @@ test('two households on one server: set up, invited by code on other devices, ea
   await expect(guest.getByRole('status')).toContainText('Undone');
   await guest.goto('/stock');
   await expect(guest).toHaveURL(/\/guest$/);
+  // What a cook takes meanwhile goes from the table by itself.
+  const table = guest.getByRole('list');
+  const offered = await table.innerText();
+  const { ready } = (await (await guest.request.get('/api/v1/guest')).json()) as {
+    ready: [{ id: string; version: number }];
+  };
+  const data = { type: 'package.take', package: ready[0].id, version: ready[0].version };
+  const taken = await maren.request.post('/api/v1/commands', { data: { id: crypto.randomUUID(), ...data } });
+  expect([taken.status(), await taken.text()]).toEqual([200, expect.anything()]);
+  await expect.poll(() => table.innerText(), { timeout: 60_000 }).not.toBe(offered);
 
   const reader = await device(browser);
   await comesIn(reader, forReader, 'Lise');

@@ -6,6 +6,7 @@ import { useState } from 'react';
 import { v4 as newUuid } from 'uuid';
 import type { GuestTile, GuestView } from '@/services/keys/guest';
 import { postJson } from '../door/fetchJson';
+import { useFreshTable } from './useFreshTable';
 
 interface Told {
   says: string;
@@ -67,6 +68,7 @@ function Taken({ told, busy, undo }: { told: Told | null; busy: boolean; undo: (
 
 /** A guest’s kitchen: what may be taken, and a label to read. */
 export function GuestTable({ view }: { view: GuestView }) {
+  useFreshTable(view);
   const router = useRouter();
   const taking = useTaking();
   const [code, setCode] = useState('');
