@@ -101,6 +101,16 @@ test('verbs at the line: open, move, where, freeze refused in words, bin and und
     await expect(line).toHaveValue('');
   }
   await page.unroute('**/api/v1/foods/*');
+  // Without an answer it says so; Enter asks again, and does it then.
+  await page.route('**/api/v1/foods/*', (route) => route.abort('connectionrefused'));
+  await typeLine(page, 'move quark > top shelf');
+  await expect(reading).toContainText('does not answer');
+  await page.keyboard.press('Enter');
+  await expect(reading).toContainText('does not answer');
+  await page.unroute('**/api/v1/foods/*');
+  await page.keyboard.press('Enter');
+  await expect(toast(page, /^Quark .* moved to Top shelf/).last()).toBeVisible();
+  await told('undo', /Undone: Quark/);
   await typeLine(page, 'where is the gooseberry jam');
   await expect(reading).toContainText(/Middle shelf|Top shelf/);
   await told('bin gooseberry jam', /Binned|thrown|Discarded/i);

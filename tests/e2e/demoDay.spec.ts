@@ -140,6 +140,7 @@ test('the demo’s day is answered in twelve keys, and the next day asks nothing
     set(SUNDAY);
     await expect(page.getByRole('heading', { name: 'Sunday 29 November' })).toBeVisible();
     await expect(freezers).toHaveCount(0);
+    await expect(page.locator('#quick-reading')).toContainText('Milk');
     await expect(page.locator('#quick-reading')).not.toContainText('28 Nov 2026, today');
   });
 });

@@ -75,6 +75,7 @@ export function QuickBench({
     body: known,
     fault: notFound,
     looking,
+    again,
   } = useRead<FoodDetail>(meant && !taking ? `/api/v1/foods/${meant.id}` : null);
   const plan =
     doing && known && known.food.id === meant?.id
@@ -144,8 +145,10 @@ export function QuickBench({
   const sending = useRef(false);
   const store = async (pieces: 'closed' | 'open' | null = null, anyway = false): Promise<void> => {
     if (sending.current) return;
-    if (!vocabulary || looking) {
+    const isLost = doing !== null && plan === null && notFound !== '';
+    if (!vocabulary || looking || isLost) {
       early.current = text;
+      if (isLost && !looking) void again();
       return;
     }
     const toBench = intake && !doing ? reading?.line : null;
@@ -182,8 +185,9 @@ export function QuickBench({
     if (early.current !== text) early.current = null;
     if (early.current === null || !vocabulary || looking) return;
     early.current = null;
-    void storeNow.current();
-  }, [vocabulary, looking, text]);
+    // Asked again, and again without an answer: that is said, and the cook decides.
+    if (notFound === '') void storeNow.current();
+  }, [vocabulary, looking, notFound, text]);
 
   const onKeyDown = (event: KeyboardEvent<HTMLInputElement>): void => {
     const other = event.altKey
