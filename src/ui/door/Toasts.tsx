@@ -20,6 +20,9 @@ export function Toasts({ toasts, dismiss }: { toasts: Toast[]; dismiss: (id: num
   const { act, showLabels } = useDoor();
   // On the bench the main button is at the foot; nothing may lie over it.
   const onBench = usePathname() === '/haul';
+  // There is room for one line there: what was done before the last thing is undone from the ledger.
+  const last = toasts.findLast(({ kind }) => kind === 'done');
+  const shown = onBench ? toasts.filter((one) => one.kind === 'error' || one === last) : toasts;
   return (
     <div
       role="status"
@@ -27,7 +30,7 @@ export function Toasts({ toasts, dismiss }: { toasts: Toast[]; dismiss: (id: num
       className={`pointer-events-none fixed inset-x-3 z-[60] flex flex-col items-start gap-2 sm:inset-x-6 ${onBench ? 'bottom-20 lg:top-16 lg:bottom-auto lg:left-56' : 'bottom-[var(--above-foot,5rem)]'}`}
     >
       <StillAsking />
-      {toasts.map((toast) => (
+      {shown.map((toast) => (
         <div
           key={toast.id}
           className={`pointer-events-auto flex max-w-2xl flex-wrap items-center gap-2 rounded-part border-l-8 bg-snow py-2 pr-2 pl-4 text-ink shadow-lg ${toast.kind === 'error' ? 'border-beet' : 'border-ice'}`}
