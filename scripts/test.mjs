@@ -93,7 +93,8 @@ async function jest(project, env) {
 
 async function playwright(project, env) {
   const file = report(`e2e-${project}`);
-  await run(bin('playwright'), ['test', `--project=${project}`], {
+  // A busy machine is no fault of the house; one that passes only when run again is named below.
+  await run(bin('playwright'), ['test', `--project=${project}`, '--retries=1'], {
     env: {
       ...process.env,
       ...env,
@@ -101,8 +102,35 @@ async function playwright(project, env) {
       PLAYWRIGHT_OUT: path.join(VAR, `playwright-${project}`),
     },
   });
-  const stats = readReport(file)?.stats;
-  count(stats?.expected ?? 0, stats ? stats.unexpected + stats.flaky : 1, `Playwright, ${project} server`);
+  const told = readReport(file);
+  const what = `Playwright, ${project} server`;
+  for (const { title, status, seen } of troubled(told?.suites ?? [])) {
+    say(status === 'flaky' ? `Failed once, passed when run again: ${title}` : `Failed: ${title}`);
+    for (const words of seen) say(words);
+  }
+  const stats = told?.stats;
+  count((stats?.expected ?? 0) + (stats?.flaky ?? 0), stats ? stats.unexpected : 1, what);
+}
+
+/** The tests that did not pass at once, and what the page showed then. */
+function troubled(suites) {
+  return suites.flatMap(({ suites: inner = [], specs = [] }) => [
+    ...specs.flatMap(({ title, tests }) =>
+      tests
+        .filter(({ status }) => status === 'unexpected' || status === 'flaky')
+        .map(({ status, results }) => ({ title, status, seen: results.flatMap(pageOf) })),
+    ),
+    ...troubled(inner),
+  ]);
+}
+
+const MOST_SEEN = 12_000;
+
+/** The page when a test failed, as text. */
+function pageOf({ attachments }) {
+  return attachments
+    .filter(({ name, path: file }) => name === 'error-context' && file)
+    .map(({ path: file }) => readFileSync(file, 'utf8').slice(0, MOST_SEEN));
 }
 
 function ensureChromium() {

@@ -66,3 +66,18 @@ test('Outage by Tab and Enter alone: when, door, what was seen', async ({ page }
   await expect(out.getByRole('button', { name: /^Leeks/ })).toBeVisible();
   await undoSince(page, found);
 });
+
+test('touched twice before it came, the quick line keeps what was typed meanwhile', async ({ page }) => {
+  await page.goto('/');
+  await page.route('**/_next/static/chunks/**', async (route) => {
+    await new Promise((done) => setTimeout(done, 1500));
+    await route.fallback();
+  });
+  const line = page.getByRole('textbox', { name: 'Quick line: what came in' });
+  await line.focus();
+  await line.blur();
+  await line.focus();
+  await page.keyboard.type('fennel 300 g');
+  await expect(page.locator('#quick-reading')).toContainText('one package of 300 g');
+  await expect(line).toHaveValue('fennel 300 g');
+});

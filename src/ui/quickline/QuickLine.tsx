@@ -24,7 +24,12 @@ export function QuickLine() {
     void import('./QuickBench').then(({ QuickBench }) =>
       // At once, so that no key falls between the two.
       flushSync(() =>
-        setWoken({ Bench: QuickBench, begin: begin ?? input.current?.value ?? '', entered: entered.current }),
+        setWoken((before) =>
+          // Touched twice before it came: what is typed in it by now stays.
+          before && begin === undefined
+            ? before
+            : { Bench: QuickBench, begin: begin ?? input.current?.value ?? '', entered: entered.current },
+        ),
       ),
     );
   };
