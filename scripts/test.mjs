@@ -74,11 +74,11 @@ function readReport(file) {
   }
 }
 
-async function jest(project, env) {
+async function jest(project, env, how = []) {
   const file = report(project);
   await run(
     bin('jest'),
-    ['--selectProjects', project, '--json', `--outputFile=${file}`, '--silent', '--forceExit'],
+    ['--selectProjects', project, '--json', `--outputFile=${file}`, '--silent', '--forceExit', ...how],
     {
       env: { ...process.env, ...env },
       stdio: ['ignore', 'ignore', 'inherit'],
@@ -130,7 +130,11 @@ const MOST_SEEN = 12_000;
 function pageOf({ attachments }) {
   return attachments
     .filter(({ name, path: file }) => name === 'error-context' && file)
-    .map(({ path: file }) => readFileSync(file, 'utf8').slice(0, MOST_SEEN));
+    .flatMap(
+      ({ path: file }) =>
+        /(?<=# Error details)[\s\S]*?(?=\n# Test source|$)/.exec(readFileSync(file, 'utf8')) ?? [],
+    )
+    .map((page) => page.slice(0, MOST_SEEN));
 }
 
 function ensureChromium() {
@@ -140,12 +144,14 @@ function ensureChromium() {
 async function main() {
   watchOver();
   await ensureModules();
-  if (wanted('checks') || wanted('unit')) {
-    await Promise.all([wanted('checks') && checks(), wanted('unit') && jest('unit', {})]);
-  }
-  if (wanted('integration') || wanted('e2e')) {
-    if (wanted('e2e')) ensureChromium();
-    await ensureBuild();
+  const needsServer = wanted('integration') || wanted('e2e');
+  if (wanted('e2e')) ensureChromium();
+  // The unit tests need nothing but a processor.
+  const unit = wanted('unit') ? jest('unit', {}, ['--maxWorkers=2']) : null;
+  if (wanted('checks')) await checks();
+  if (needsServer) await ensureBuild();
+  await unit;
+  if (needsServer) {
     // Those with a store and a server of their own do not disturb the shared ones, and mostly wait.
     const shared = await sharedServer();
     await Promise.all([onShared(shared), onOwn(shared)]);

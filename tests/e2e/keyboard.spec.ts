@@ -81,3 +81,16 @@ test('touched twice before it came, the quick line keeps what was typed meanwhil
   await expect(page.locator('#quick-reading')).toContainText('one package of 300 g');
   await expect(line).toHaveValue('fennel 300 g');
 });
+
+test('an example of the line begins it, also the second time, and Enter is heard there', async ({ page }) => {
+  await page.goto('/stock');
+  const line = page.getByRole('textbox', { name: 'Quick line: what came in' });
+  for (const typed of ['', 'something else']) {
+    await line.fill(typed);
+    await line.blur();
+    await page.keyboard.press('?');
+    await page.getByRole('button', { name: '3 lemons' }).click();
+    await expect(line).toHaveValue('3 lemons');
+    await expect(line).toBeFocused();
+  }
+});

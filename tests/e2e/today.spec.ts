@@ -126,6 +126,7 @@ test('the whole way by keyboard: line, completion, recall, package, part, undo f
   page,
 }) => {
   await page.goto('/stock');
+  const found = await latest(page);
   // Keys are heard once the page has woken.
   await expect(async () => {
     await page.keyboard.press('t');
@@ -169,7 +170,8 @@ test('the whole way by keyboard: line, completion, recall, package, part, undo f
   const undo = page.getByRole('button', { name: 'Undo: Took Quark 200 g.' });
   await undo.focus();
   await page.keyboard.press('Enter');
-  await expect(page.getByText('Undone: Took Quark 200 g.').first()).toBeVisible();
+  await expect(toast(page, 'Undone: Took Quark 200 g.')).toBeVisible();
+  await undoSince(page, found);
 });
 
 test('what stands on the counter is put away, frozen, thawed and opened from its sheet', async ({ page }) => {

@@ -6,7 +6,13 @@ import { withDecimals } from '@/core/units/wording';
 import { useWording } from '../units/useWording';
 import { BEGIN_LINE, draftBefore } from './beginLine';
 
-type Bench = ComponentType<{ begin: string; entered: boolean; hint: string }>;
+interface Woken {
+  Bench: ComponentType<{ begin: string; entered: boolean; hint: string }>;
+  begin: string;
+  entered: boolean;
+  /** How often it was begun: the same beginning, asked for again, begins again. */
+  times: number;
+}
 
 const HINT = { metric: 'trout 1.6 kg / 4 flat > layer 1', us: 'trout 3.5 lb / 4 flat > layer 1' };
 
@@ -17,7 +23,7 @@ const HINT = { metric: 'trout 1.6 kg / 4 flat > layer 1', us: 'trout 3.5 lb / 4 
 export function QuickLine() {
   const { units, decimals } = useWording();
   const hint = withDecimals(HINT[units], decimals);
-  const [woken, setWoken] = useState<{ Bench: Bench; begin: string; entered: boolean } | null>(null);
+  const [woken, setWoken] = useState<Woken | null>(null);
   const input = useRef<HTMLInputElement>(null);
   const entered = useRef(false);
   const wake = (begin?: string): void => {
@@ -28,7 +34,12 @@ export function QuickLine() {
           // Touched twice before it came: what is typed in it by now stays.
           before && begin === undefined
             ? before
-            : { Bench: QuickBench, begin: begin ?? input.current?.value ?? '', entered: entered.current },
+            : {
+                Bench: QuickBench,
+                begin: begin ?? input.current?.value ?? '',
+                entered: entered.current,
+                times: (before?.times ?? 0) + 1,
+              },
         ),
       ),
     );
@@ -40,8 +51,8 @@ export function QuickLine() {
     return () => window.removeEventListener(BEGIN_LINE, begin);
   }, []);
   if (woken) {
-    const { Bench, begin } = woken;
-    return <Bench key={begin} begin={begin} entered={woken.entered} hint={hint} />;
+    const { Bench, times, ...how } = woken;
+    return <Bench key={times} {...how} hint={hint} />;
   }
   return (
     <div className="w-full sm:w-[27rem]">
