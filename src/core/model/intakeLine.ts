@@ -1,5 +1,5 @@
 import type { CalendarDate } from '../calendar/calendarDate';
-import type { PrintedDate, Start, Wrap } from './history';
+import type { HistoryEvent, PrintedDate, Start, Wrap } from './history';
 import type { AmountUnit } from '../units/sayAmount';
 
 export const FORMS = [
@@ -42,6 +42,8 @@ export interface IntakeLine {
   frozenOn: CalendarDate | null;
   blanched: boolean;
   note: string;
+  /** All that happened to it, from its start on, where that is known; what a cook tells of a line is less. */
+  history?: HistoryEvent[];
   /** The zone was chosen all the same, whatever the household's own rules say of it. */
   anyway?: boolean;
 }

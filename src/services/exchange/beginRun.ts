@@ -14,7 +14,7 @@ import { mustBe } from '../keys/whoAsks';
 import { bringThings, lookAtThings, sayCame } from './bringThings';
 import { importHousehold } from './importHousehold';
 import { type HouseholdDocument, rowsOf } from './readDocument';
-import { asCommands, type RowFault } from './importTable';
+import { asCommands, type RowFault, type TableReading } from './importTable';
 import { type FileAsk, type OpenedFile, openFile } from './openFile';
 
 const BEAT_MS = 400;
@@ -51,14 +51,16 @@ async function work(
   }
 }
 
+const sayStood = (same: number): string => (same === 0 ? '' : ` ${same} stood here as they are.`);
+
 async function bringTable(
   id: string,
   householdId: number,
-  lines: Parameters<typeof asCommands>[0],
+  { lines, same }: TableReading,
   teller: Teller,
   tell: (rows: number) => Promise<void>,
 ): Promise<void> {
-  const commands = asCommands(lines);
+  const commands = asCommands(lines.map(({ line }) => line));
   await transaction(async (db) => {
     let packages = 0;
     for (const command of commands) {
@@ -68,7 +70,7 @@ async function bringTable(
     }
     await endRun(db, id, {
       state: 'done',
-      says: `${packages} packages came in.`,
+      says: `${packages} packages came in.${sayStood(same)}`,
       commands: commands.map((command) => command.id),
     });
   });
@@ -124,7 +126,7 @@ async function bringRows(
     const out = faults.length === 0 ? '' : ` ${faults.length} stayed out.`;
     await endRun(db, id, {
       state: 'done',
-      says: `${sayCame(name, came)} came in.${same === 0 ? '' : ` ${same} stood here as they are.`}${out}`,
+      says: `${sayCame(name, came)} came in.${sayStood(same)}${out}`,
       commands,
     });
   });
@@ -168,9 +170,12 @@ async function prepared(
       bring: (id, tell) => bringRows(id, file, ask, household, teller, tell),
     };
   }
-  const lines = file.reading.lines.map(({ line }) => line);
-  refuseFaulty(file.reading.faults, lines.length, ask);
-  return { total: lines.length, bring: (id, tell) => bringTable(id, household.id, lines, teller, tell) };
+  const { reading } = file;
+  refuseFaulty(reading.faults, reading.lines.length, ask);
+  return {
+    total: reading.lines.length,
+    bring: (id, tell) => bringTable(id, household.id, reading, teller, tell),
+  };
 }
 
 /**

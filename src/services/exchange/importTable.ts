@@ -7,6 +7,7 @@ import type { IntakeLine } from '@/core/model/intakeLine';
 import type { Package } from '@/core/model/package';
 import { Refusal } from '@/core/model/refusal';
 import { sql } from '@/store/database';
+import type { Household } from '@/store/households';
 import { readKitchen } from '@/store/kitchens';
 import { toApiLine } from '../door/apiLine';
 import { now } from '../door/clock';
@@ -16,9 +17,12 @@ import { lineSchema } from '../door/schemas/line';
 import { validate } from '../door/validate';
 import { readVocabulary } from '../household/foods';
 import { foodNamed, ourHousehold, referenceOf } from '../household/household';
+import { tableRows, tableWorld } from './exportTable';
 import { mapColumns, type Mapping } from './mapColumns';
 import type { FoundTable } from './readTable';
-import { rowLine, type RowLine } from './rowLine';
+import { rowLine, type RowLine, type Told, toldIn } from './rowLine';
+import { STOCK_TOLD } from './tables/stock';
+import { type Cells, withPoint } from './tables/table';
 
 /** A row that cannot come in, and why. */
 export interface RowFault {
@@ -31,6 +35,8 @@ export interface RowFault {
 export interface TableReading {
   mapping: Mapping;
   lines: { row: number; line: IntakeLine }[];
+  /** Rows of packages that stand here as they are. */
+  same: number;
   faults: RowFault[];
 }
 
@@ -39,8 +45,7 @@ const ROWS_A_TURN = 200;
 const breathe = (): Promise<void> => new Promise((wake) => setImmediate(wake));
 
 /** A line as it would be stored; by the same rules, in the same order, as when it is. @throws Refusal or Problem */
-async function lineJudge(): Promise<(line: IntakeLine) => Package | undefined> {
-  const household = await ourHousehold();
+async function lineJudge(household: Household): Promise<(line: IntakeLine) => Package | undefined> {
   const command = { id: newUuid(), type: storeHaulCommand.type, at: now(), lines: [] };
   const { world } = await loadWorld(sql(), { kind: storeHaulCommand, command }, household, {
     reference: await referenceOf(household),
@@ -59,12 +64,17 @@ async function lineJudge(): Promise<(line: IntakeLine) => Package | undefined> {
  * @throws Refusal or Problem
  */
 function admitted(
-  { line, until }: Extract<RowLine, { fault: null }>,
+  { line, until, condemned }: Extract<RowLine, { fault: null }>,
   judge: (line: IntakeLine) => Package | undefined,
 ): IntakeLine {
+  const judged = judge(line);
+  if (condemned && judged?.condemned !== true)
+    throw new Refusal('row', 'It was not for eating any more, and its row does not tell why: throw it out.');
+  if (line.history && judged && judged.openedOn !== line.openedOn)
+    throw new Refusal('row', 'Its history says otherwise of its opening than its other cells do.');
   const later = (one: Package | undefined): boolean =>
     until !== null && one !== undefined && one.governingDate > until.date;
-  if (!later(judge(line))) return line;
+  if (!later(judged)) return line;
   const capped = { ...line, printed: until };
   if (later(judge(capped)))
     throw new Refusal(
@@ -74,6 +84,36 @@ function admitted(
   return capped;
 }
 
+/** A row by the cells that were told, not worked out. */
+const plain = (cells: Cells, columns: readonly string[]): string =>
+  JSON.stringify(columns.map((name) => withPoint((cells[name] ?? '').replaceAll(/\s+/g, ' ').trim())));
+
+/**
+ * Packages by the codes on their labels, as far as a table speaks of them: what is here already is not brought a second time.
+ *
+ * @returns whether a row stands here as it is. @throws Refusal when it stands here otherwise
+ */
+async function standingHere(
+  { columns }: FoundTable,
+  household: Household,
+): Promise<(told: Told, cells: readonly string[]) => boolean> {
+  const compared = STOCK_TOLD.filter((name) => columns.includes(name));
+  const here = new Map<string, string>();
+  const world = await tableWorld(sql(), household);
+  for await (const rows of tableRows(sql(), household.id, 'stock', world))
+    for (const cells of rows) here.set(cells.code ?? '', plain(cells, compared));
+  return ({ code = '' }, cells) => {
+    const stands = here.get(code.toUpperCase());
+    if (stands === undefined) return false;
+    const row = Object.fromEntries(columns.map((name, at) => [name, cells[at] ?? '']));
+    if (plain(row, compared) === stands) return true;
+    throw new Refusal(
+      'row',
+      `${code} is here already, and not as this row has it. Change it there; for another package leave its code out.`,
+    );
+  };
+}
+
 /**
  * Reads every row of a table as what it would bring, and stores nothing.
  *
@@ -81,28 +121,34 @@ function admitted(
  */
 export async function readRows(table: FoundTable, chosen: Mapping | null): Promise<TableReading> {
   const mapping = chosen ?? mapColumns(table.columns);
-  const told = await readVocabulary();
-  const vocabulary = { ...told, foods: indexFoods(told.foods) };
-  const judge = await lineJudge();
+  const known = await readVocabulary();
+  const vocabulary = { ...known, foods: indexFoods(known.foods) };
+  const household = await ourHousehold();
+  const judge = await lineJudge(household);
+  const standsHere = mapping.includes('code') ? await standingHere(table, household) : () => false;
+  const at = now();
   const lines: TableReading['lines'] = [];
   const faults: RowFault[] = [];
-  for (const [at, cells] of table.rows.entries()) {
-    if (at % ROWS_A_TURN === ROWS_A_TURN - 1) await breathe();
-    const row = table.numbers[at] ?? 0;
-    const read = rowLine(cells, mapping, vocabulary);
-    if (read.line === null) {
-      faults.push({ row, says: read.fault });
-      continue;
-    }
+  let same = 0;
+  for (const [nth, cells] of table.rows.entries()) {
+    if (nth % ROWS_A_TURN === ROWS_A_TURN - 1) await breathe();
+    const row = table.numbers[nth] ?? 0;
+    const told = toldIn(cells, mapping);
     try {
-      lines.push({ row, line: admitted(read, judge) });
+      if (standsHere(told, cells)) {
+        same += 1;
+        continue;
+      }
+      const read = rowLine(told, vocabulary, at);
+      if (read.line === null) faults.push({ row, says: read.fault });
+      else lines.push({ row, line: admitted(read, judge) });
     } catch (error) {
       if (error instanceof Refusal) faults.push({ row, says: error.says });
       else if (error instanceof Problem) faults.push({ row, says: error.message });
       else throw error;
     }
   }
-  return { mapping, lines, faults };
+  return { mapping, lines, same, faults };
 }
 
 /** Lines as commands: as many in each as one may have, with ids of their own. */

@@ -31,12 +31,17 @@ export type FileLook =
       columns: { name: string; means: ColumnMeaning | null }[];
       rows: number;
       packages: number;
+      /** Rows of packages that stand here as they are. */
+      same: number;
       /** The first of what would come: "Peas 500 g × 2". */
       shown: string[];
       faults: RowFault[];
     };
 
-async function lookAtList(table: FoundTable, { mapping, lines, faults }: TableReading): Promise<FileLook> {
+async function lookAtList(
+  table: FoundTable,
+  { mapping, lines, same, faults }: TableReading,
+): Promise<FileLook> {
   const shown = lines.slice(0, SHOWN).map(({ line }) => line);
   const names = await namesOf(shown);
   return {
@@ -44,6 +49,7 @@ async function lookAtList(table: FoundTable, { mapping, lines, faults }: TableRe
     columns: table.columns.map((name, at) => ({ name, means: mapping[at] ?? null })),
     rows: table.rows.length,
     packages: lines.reduce((sum, { line }) => sum + line.packs, 0),
+    same,
     shown: shown.map(
       ({ packs, amount, unit }, at) =>
         `${names[at]} ${amount} ${unit}${packs > 1 ? ` in ${packs} packs` : ''}`,

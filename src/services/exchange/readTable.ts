@@ -13,7 +13,7 @@ export interface FoundTable {
 
 const MOST_ROWS = 50_000;
 const MOST_COLUMNS = 100;
-const LONGEST_CELL = 2000;
+const LONGEST_CELL = 20_000;
 
 /** The sign between cells: of those that may be, the one that stands most often in one of the first lines. */
 function delimiterOf(text: string): string {

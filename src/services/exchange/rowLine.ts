@@ -1,7 +1,8 @@
 import { type AmountUnit, AMOUNT_UNITS } from '@/core/units/sayAmount';
-import { isCalendarDate } from '@/core/calendar/calendarDate';
+import { isCalendarDate, later } from '@/core/calendar/calendarDate';
+import { minutesBetween } from '@/core/keeping/counterMinutes';
 import { FORMS, type IntakeLine } from '@/core/model/intakeLine';
-import { PRINTED_KINDS, type PrintedDate, STARTS, WRAPS } from '@/core/model/history';
+import { type HistoryEvent, PRINTED_KINDS, type PrintedDate, STARTS, WRAPS } from '@/core/model/history';
 import { MOST_NOTE } from '@/core/model/limits';
 import { parseQuickLine } from '@/core/quickline/parseQuickLine';
 import type { QuickVocabulary } from '@/core/quickline/quickLine';
@@ -13,11 +14,16 @@ export type RowLine =
       line: IntakeLine;
       /** The date it had where the table was written: here it gets no later one. */
       until: PrintedDate | null;
+      /** It was not for eating any more there, so it is not here. */
+      condemned: boolean;
       fault: null;
     }
   | { line: null; fault: string };
 
-type Told = Partial<Record<ColumnMeaning, string>>;
+/** What the cells of a row tell, by what their columns mean. */
+export type Told = Partial<Record<ColumnMeaning, string>>;
+
+const MOST_MINUTES = 10_080;
 
 const among = <Word extends string>(words: readonly Word[], told: string | undefined): Word | null =>
   words.find((word) => word === told) ?? null;
@@ -41,8 +47,31 @@ function priceOf(told: string | undefined): number | null | undefined {
   return plain !== '' && Number.isFinite(minor) && minor >= 0 && minor <= 10_000_000 ? minor : undefined;
 }
 
+const minutesOut = (since: string, at: string): number =>
+  Math.min(MOST_MINUTES, Math.max(1, minutesBetween(since, at)));
+
+/**
+ * All that happened to a package, as its row has it; it stood on the counter from what the row says until now.
+ *
+ * @returns `null`: the row tells none, `undefined`: it cannot be read, or another cell of the row says otherwise
+ */
+function historyOf(told: Told, { today }: QuickVocabulary, at: string): HistoryEvent[] | null | undefined {
+  if (!told.history) return null;
+  try {
+    const history = JSON.parse(told.history) as HistoryEvent[];
+    if (history.find(({ did }) => did === 'frozen')?.on !== (day(told.frozen_on) ?? undefined))
+      return undefined;
+    const { counter_since: since } = told;
+    if (!since || told.zone) return history;
+    const on = later(today, history.at(-1)?.on ?? today);
+    return [...history, { did: 'counter', on, minutes: minutesOut(since, at) }];
+  } catch {
+    return undefined;
+  }
+}
+
 /** A row as this kitchen writes it: every cell says what it means. */
-function ownLine(told: Told, vocabulary: QuickVocabulary): RowLine | null {
+function ownLine(told: Told, vocabulary: QuickVocabulary, at: string): RowLine | null {
   const unit = among<AmountUnit>(AMOUNT_UNITS, told.unit);
   const did = among(STARTS, told.did);
   const start = day(told.start);
@@ -54,8 +83,12 @@ function ownLine(told: Told, vocabulary: QuickVocabulary): RowLine | null {
   const priceMinor = priceOf(told.price);
   if (priceMinor === undefined) return fault(`“${told.price}” is no price.`);
   const until = day(told.until);
+  const history = historyOf(told, vocabulary, at);
+  if (history === undefined)
+    return fault('Its history cannot be read, or says otherwise than its other cells do.');
   return {
     fault: null,
+    condemned: told.not_for_eating === 'yes',
     until: until ? { kind: told.until_kind === 'use-by' ? 'use-by' : 'best-before', date: until } : null,
     line: {
       food: told.food,
@@ -73,6 +106,7 @@ function ownLine(told: Told, vocabulary: QuickVocabulary): RowLine | null {
       frozenOn: told.came_frozen === 'yes' ? null : day(told.frozen_on),
       blanched: told.blanched === 'yes',
       note: (told.note ?? '').slice(0, MOST_NOTE),
+      ...(history ? { history } : {}),
     },
   };
 }
@@ -107,19 +141,24 @@ function spoken(told: Told): string {
   ].join('');
 }
 
-/**
- * Reads a row of a table.
- *
- * @param cells of the row @param mapping what each column tells
- */
-export function rowLine(cells: readonly string[], mapping: Mapping, vocabulary: QuickVocabulary): RowLine {
+/** The cells of a row by what their columns tell. */
+export function toldIn(cells: readonly string[], mapping: Mapping): Told {
   const told: Told = {};
   mapping.forEach((meaning, at) => {
     const cell = cells[at]?.replaceAll(/\s+/g, ' ').trim();
     if (meaning && cell) told[meaning] = cell;
   });
+  return told;
+}
+
+/**
+ * Reads a row of a table.
+ *
+ * @param told what its cells tell @param at now, ISO 8601
+ */
+export function rowLine(told: Told, vocabulary: QuickVocabulary, at: string): RowLine {
   if (!told.name && !told.food) return fault('No food is named.');
-  const own = ownLine(told, vocabulary);
+  const own = ownLine(told, vocabulary, at);
   if (own) return own;
   const { line, faults } = parseQuickLine(spoken(told), vocabulary);
   if (!line) {
@@ -135,6 +174,7 @@ export function rowLine(cells: readonly string[], mapping: Mapping, vocabulary: 
   return {
     fault: null,
     until: null,
+    condemned: YES.test(told.not_for_eating ?? ''),
     line: { ...line, priceMinor: priceMinor ?? line.priceMinor, note: note || line.note },
   };
 }

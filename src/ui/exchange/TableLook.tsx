@@ -28,6 +28,10 @@ const MEANS: readonly (readonly [string, string])[] = [
   ['note', 'note'],
   ['until', 'no later than'],
   ['until_kind', 'kind of that date'],
+  ['code', 'code on its label'],
+  ['not_for_eating', 'not for eating'],
+  ['counter_since', 'on the counter since'],
+  ['history', 'what happened to it'],
 ];
 
 /** A table before it comes in: what its columns tell, what would come, and every row that is wrong. */
@@ -39,8 +43,8 @@ export function TableLook({
   bringing: Import;
 }) {
   const { busy, mapColumn, begin } = bringing;
-  const { faults, rows, packages } = look;
-  const good = rows - faults.length;
+  const { faults, rows, packages, same } = look;
+  const good = rows - faults.length - same;
   return (
     <div className="space-y-4">
       <fieldset>
@@ -65,6 +69,12 @@ export function TableLook({
           ))}
         </div>
       </fieldset>
+      {same > 0 && (
+        <p>
+          {same === rows ? `All ${rows} rows` : `${same} of ${rows} rows`} stand here as they are and are
+          passed over.
+        </p>
+      )}
       {look.shown.length > 0 && (
         <div>
           <h3 className="font-semibold">

@@ -11,6 +11,9 @@ import { admitTo, warnedNote } from './zoneFault';
 function checkLine(line: IntakeLine): void {
   const fault = amountFault(line.amount, line.unit);
   if (fault) throw new Refusal('amount', fault);
+  const [first] = line.history ?? [line.start];
+  if (first?.did !== line.start.did || first.on !== line.start.on)
+    throw new Refusal('history', 'What happened to it begins otherwise than the line does.');
   if (line.packs > line.amount) {
     throw new Refusal('portions', `${sayAmount(line.amount, line.unit)} does not make ${line.packs} packs.`);
   }
@@ -18,11 +21,22 @@ function checkLine(line: IntakeLine): void {
 
 /** The history that a line tells, in order of days; freezing after opening on the same day. */
 function lineHistory(line: IntakeLine): HistoryEvent[] {
+  if (line.history) return line.history;
   const later: HistoryEvent[] = [];
   if (line.openedOn) later.push({ did: 'opened', on: line.openedOn });
   if (line.frozenOn) later.push({ did: 'frozen', on: line.frozenOn });
   later.sort((a, b) => (a.on < b.on ? -1 : a.on > b.on ? 1 : 0));
   return [{ ...line.start }, ...later];
+}
+
+const FREEZING_AND_THAWING: readonly HistoryEvent['did'][] = ['frozen', 'refrozen', 'thawing', 'thawed'];
+
+/** True when it lies frozen, by the last that was told of it. */
+function isFrozen(history: readonly HistoryEvent[]): boolean {
+  const last = history.findLast(({ did }) => FREEZING_AND_THAWING.includes(did));
+  if (last) return last.did === 'frozen' || last.did === 'refrozen';
+  const [start] = history;
+  return start !== undefined && 'frozen' in start && start.frozen === true;
 }
 
 /** @returns what the household's own rules say against the place, when it was chosen all the same */
@@ -45,13 +59,15 @@ function checkPlace(line: IntakeLine, frozen: boolean, world: StoringWorld): str
 export function storeLine(line: IntakeLine, world: StoringWorld): { lot: Lot; events: LedgerEvent[] } {
   checkLine(line);
   const food = world.food(line.food);
-  const boughtFrozen = line.start.frozen ?? false;
-  const frozen = boughtFrozen || line.frozenOn !== null;
+  const whole = line.history !== undefined;
+  const history = lineHistory(line);
+  const frozen = isFrozen(history);
   const warning = checkPlace(line, frozen, world);
-  const wrap = line.wrap ?? (boughtFrozen ? 'carton' : frozen ? 'zip-bag' : null);
+  const usual = line.start.frozen ? 'carton' : frozen ? 'zip-bag' : null;
+  const wrap = line.wrap ?? (whole ? null : usual);
   const { called, amount, unit, priceMinor, start, printed, blanched } = line;
   return storeLot(
-    { food, called, amount, unit, priceMinor, start, printed, blanched, history: lineHistory(line) },
+    { food, called, amount, unit, priceMinor, start, printed, blanched, history, whole },
     splitEvenly(amount, line.packs).map((share) => ({
       amount: share,
       form: line.form,

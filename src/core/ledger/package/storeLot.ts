@@ -20,6 +20,8 @@ export interface NewLot {
   printed: PrintedDate | null;
   blanched: boolean;
   history: HistoryEvent[];
+  /** The history tells all that happened, the temperatures too. */
+  whole?: boolean;
 }
 
 /** One pack of a lot. */
@@ -92,7 +94,7 @@ export function storeLot(
       note: pack.note,
       zoneId: pack.zone,
       counterSince: pack.zone === null ? pack.counterSince : null,
-      history: frozenInto(told.history, zone),
+      history: told.whole ? told.history : frozenInto(told.history, zone),
       printed: told.printed,
       cameOn: world.today,
       answer: null,

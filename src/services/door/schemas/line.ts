@@ -3,6 +3,7 @@ import Joi from 'joi';
 import { PRINTED_KINDS, STARTS, WRAPS } from '@/core/model/history';
 import { FORMS, type IntakeLine } from '@/core/model/intakeLine';
 import { dateSchema, plainText } from '../validate';
+import { historySchema } from './history';
 import { amount, anyway, foodName, unit, uuid } from './words';
 
 /** When and how it came in. */
@@ -55,6 +56,9 @@ export const lineSchema = Joi.object({
   frozen_on: dateSchema.allow(null).default(null),
   blanched: Joi.boolean().default(true),
   note: plainText(MOST_NOTE).allow('').default(''),
+  history: historySchema
+    .optional()
+    .description('all that happened to it, from its start on; then opened_on and frozen_on tell nothing'),
   anyway,
 }).meta({ className: 'Line' });
 

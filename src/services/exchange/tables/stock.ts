@@ -29,7 +29,15 @@ const COLUMNS = [
   'until',
   'until_kind',
   'not_for_eating',
+  'counter_since',
+  'history',
 ] as const;
+
+/** Worked out, or the same for all. */
+const WORKED_OUT = ['currency', 'state', 'until', 'until_kind', 'not_for_eating', 'counter_since'];
+
+/** Columns that tell what a package is. */
+export const STOCK_TOLD = COLUMNS.filter((name) => !WORKED_OUT.includes(name));
 
 function stockCells(image: Package, { kitchen, currency }: TableWorld): Cells | null {
   if (image.gone !== null) return null;
@@ -61,6 +69,8 @@ function stockCells(image: Package, { kitchen, currency }: TableWorld): Cells | 
     until: image.governingDate,
     until_kind: image.governingKind,
     not_for_eating: yes(image.condemned),
+    counter_since: text(image.counterSince),
+    history: JSON.stringify(image.history),
   };
 }
 
