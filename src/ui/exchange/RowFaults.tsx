@@ -48,7 +48,7 @@ export function BringButtons({
           disabled={busy}
           onClick={() => begin(faults === 0 ? 'stop' : 'leave')}
         >
-          {faults === 0 ? all : `Bring ${good} rows in, leave ${faults} out`}
+          {faults === 0 ? all : `Bring ${good} ${good === 1 ? 'row' : 'rows'} in, leave ${faults} out`}
         </button>
       )}
       {faults > 0 && <p className="text-slate">Or mend the rows in your table, and choose it again.</p>}

@@ -45,30 +45,45 @@ export function TableLook({
   const { busy, mapColumn, begin } = bringing;
   const { faults, rows, packages, same } = look;
   const good = rows - faults.length - same;
+  // A table of our own says by itself what it tells.
+  const isOurs = look.columns.some(({ means }) => means === 'history');
+  const packs = packages === 1 ? '1 package' : `${packages} packages`;
+  const columns = (
+    <fieldset>
+      <legend className={isOurs ? 'sr-only' : 'mb-1 font-semibold'}>What the columns tell</legend>
+      <div className="grid gap-2 sm:grid-cols-2 xl:grid-cols-3">
+        {look.columns.map(({ name, means }, at) => (
+          <label key={at}>
+            <span className="block truncate text-slate">{name || `column ${at + 1}`}</span>
+            <select
+              className="field"
+              value={means ?? ''}
+              disabled={busy}
+              onChange={(event) => mapColumn(at, event.target.value)}
+            >
+              {MEANS.map(([value, words]) => (
+                <option key={value} value={value}>
+                  {words}
+                </option>
+              ))}
+            </select>
+          </label>
+        ))}
+      </div>
+    </fieldset>
+  );
   return (
     <div className="space-y-4">
-      <fieldset>
-        <legend className="mb-1 font-semibold">What the columns tell</legend>
-        <div className="grid gap-2 sm:grid-cols-2 xl:grid-cols-3">
-          {look.columns.map(({ name, means }, at) => (
-            <label key={at}>
-              <span className="block truncate text-slate">{name || `column ${at + 1}`}</span>
-              <select
-                className="field"
-                value={means ?? ''}
-                disabled={busy}
-                onChange={(event) => mapColumn(at, event.target.value)}
-              >
-                {MEANS.map(([value, words]) => (
-                  <option key={value} value={value}>
-                    {words}
-                  </option>
-                ))}
-              </select>
-            </label>
-          ))}
-        </div>
-      </fieldset>
+      {isOurs ? (
+        <details>
+          <summary className="min-h-11 cursor-pointer py-2 font-semibold">
+            Our own stock.csv: what the columns tell
+          </summary>
+          {columns}
+        </details>
+      ) : (
+        columns
+      )}
       {same > 0 && (
         <p>
           {same === rows ? `All ${rows} rows` : `${same} of ${rows} rows`} stand here as they are and are
@@ -78,7 +93,7 @@ export function TableLook({
       {look.shown.length > 0 && (
         <div>
           <h3 className="font-semibold">
-            {good} of {rows} rows would come in, as {packages} packages
+            {good} of {rows} rows would come in, as {packs}
           </h3>
           <ul className="mt-1 columns-1 gap-6 sm:columns-2">
             {look.shown.map((words, at) => (
@@ -89,13 +104,7 @@ export function TableLook({
         </div>
       )}
       <RowFaults faults={faults} />
-      <BringButtons
-        faults={faults.length}
-        good={good}
-        busy={busy}
-        begin={begin}
-        all={`Bring ${packages} packages in`}
-      />
+      <BringButtons faults={faults.length} good={good} busy={busy} begin={begin} all={`Bring ${packs} in`} />
     </div>
   );
 }
