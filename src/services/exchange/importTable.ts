@@ -17,12 +17,10 @@ import { lineSchema } from '../door/schemas/line';
 import { validate } from '../door/validate';
 import { readVocabulary } from '../household/foods';
 import { foodNamed, ourHousehold, referenceOf } from '../household/household';
-import { tableRows, tableWorld } from './exportTable';
 import { mapColumns, type Mapping } from './mapColumns';
 import type { FoundTable } from './readTable';
-import { rowLine, type RowLine, type Told, toldIn } from './rowLine';
-import { STOCK_TOLD } from './tables/stock';
-import { type Cells, withPoint } from './tables/table';
+import { rowLine, type RowLine, toldIn } from './rowLine';
+import { standingHere } from './standingHere';
 
 /** A row that cannot come in, and why. */
 export interface RowFault {
@@ -82,36 +80,6 @@ function admitted(
       `It would be dated later than ${until?.date ?? 'before'} here. Bring the whole household instead.`,
     );
   return capped;
-}
-
-/** A row by the cells that were told, not worked out. */
-const plain = (cells: Cells, columns: readonly string[]): string =>
-  JSON.stringify(columns.map((name) => withPoint((cells[name] ?? '').replaceAll(/\s+/g, ' ').trim())));
-
-/**
- * Packages by the codes on their labels, as far as a table speaks of them: what is here already is not brought a second time.
- *
- * @returns whether a row stands here as it is. @throws Refusal when it stands here otherwise
- */
-async function standingHere(
-  { columns }: FoundTable,
-  household: Household,
-): Promise<(told: Told, cells: readonly string[]) => boolean> {
-  const compared = STOCK_TOLD.filter((name) => columns.includes(name));
-  const here = new Map<string, string>();
-  const world = await tableWorld(sql(), household);
-  for await (const rows of tableRows(sql(), household.id, 'stock', world))
-    for (const cells of rows) here.set(cells.code ?? '', plain(cells, compared));
-  return ({ code = '' }, cells) => {
-    const stands = here.get(code.toUpperCase());
-    if (stands === undefined) return false;
-    const row = Object.fromEntries(columns.map((name, at) => [name, cells[at] ?? '']));
-    if (plain(row, compared) === stands) return true;
-    throw new Refusal(
-      'row',
-      `${code} is here already, and not as this row has it. Change it there; for another package leave its code out.`,
-    );
-  };
 }
 
 /**
