@@ -152,10 +152,11 @@ it('a look tells every row that is wrong and stores nothing; a whole household c
     { ...two, code: '', not_for_eating: 'yes' },
     { ...three, code: '', history: three.history?.slice(1) },
     { ...three, code: '', frozen_on: '', opened_on: '2026-01-02' },
+    { ...three, code: '', start: '28/10/2026' },
   ];
   expect((await file('look?name=stock.csv', stringify(wrong, { header: true }))).body).toMatchObject({
     packages: 0,
-    faults: [2, 3, 4, 5].map((row) => ({ row })),
+    faults: [2, 3, 4, 5, 6].map((row) => ({ row })),
   });
   const fresh = told.map((row) => ({ ...row, code: '' }));
   const come = await file('begin?name=stock.csv', stringify(fresh, { header: true }));

@@ -160,6 +160,9 @@ export function rowLine(told: Told, vocabulary: QuickVocabulary, at: string): Ro
   if (!told.name && !told.food) return fault('No food is named.');
   const own = ownLine(told, vocabulary, at);
   if (own) return own;
+  // Read as words, it would forget what happened to it.
+  if (told.history?.startsWith('[{'))
+    return fault('Its dates are not as stock.csv writes them, like 2026-10-28: a spreadsheet changed them.');
   const { line, faults } = parseQuickLine(spoken(told), vocabulary);
   if (!line) {
     const [first] = faults;
