@@ -32,7 +32,7 @@ async function project(displayName, more) {
 
 export default async () => ({
   // A slow machine is no fault of the code.
-  testTimeout: 180_000,
+  testTimeout: 900_000,
   projects: [
     await project('unit', {
       testMatch: ['src', 'tests/judge', 'scripts'].map((room) => `<rootDir>/${room}/**/*.test.ts`),

@@ -298,7 +298,7 @@ export async function serve({ port, host, url, env = {}, quiet = false }) {
   let ended = false;
   child.once('exit', () => (ended = true));
   const own = host === '0.0.0.0' || host === '::' ? '127.0.0.1' : host;
-  for (let waited = 0; waited < 60_000; waited += 100) {
+  for (let waited = 0; waited < 180_000; waited += 100) {
     if (ended) throw new Error('the server ended before it answered');
     try {
       await askHealth(own, port, env.TLS_CERT);
@@ -308,5 +308,5 @@ export async function serve({ port, host, url, env = {}, quiet = false }) {
     }
   }
   await stopPid(child.pid);
-  throw new Error('the server did not answer within a minute');
+  throw new Error('the server did not answer within three minutes');
 }

@@ -35,12 +35,15 @@ const FULL_CODES = new Set([
 const RETRY_CODES = new Set(['ER_LOCK_DEADLOCK', 'ER_LOCK_WAIT_TIMEOUT']);
 const MOST_TRIES = 8;
 
-/** How long a statement may take, and how long one waits for a connection, ms: a database that hangs is as good as gone. */
+/**
+ * How long a statement may take, and how long one waits while all connections are at work, ms: a database that hangs is as
+ * good as gone. A slow machine may be given more, and the times below grow with it.
+ */
 const QUERY_MS = Number(process.env.ORDERLY_FROST_QUERY_MS ?? 6000);
-const CONNECT_MS = 3000;
+const CONNECT_MS = QUERY_MS / 2;
 /** How long others wait for one household's work, s; together with the tries never longer than a request may take. */
-const LOCK_S = 4;
-const TRYING_MS = 12_000;
+const LOCK_S = Math.ceil((QUERY_MS * 2) / 3000);
+const TRYING_MS = QUERY_MS * 2;
 /** After it was found gone, it is asked for anew once in so many ms; everybody else is told at once. */
 const ASK_AGAIN_MS = 1000;
 
@@ -141,7 +144,7 @@ async function connectOnce(): Promise<PoolConnection> {
   const tooLate = new Promise<never>((_, reject) => {
     late = setTimeout(
       () => reject(Object.assign(new Error('no connection'), { code: 'ETIMEDOUT' })),
-      CONNECT_MS,
+      QUERY_MS,
     );
   });
   try {

@@ -74,4 +74,4 @@ test('a command is two files and a line: the example of CONTRIBUTING type-checks
   } finally {
     await rm(copy, { recursive: true, force: true });
   }
-}, 600_000);
+});

@@ -73,7 +73,7 @@ it('is written and restored under load: the store is as it was, byte for byte, p
   expect(await exported()).toBe(before);
   expect((await get('/api/v1/stock?limit=1', base)).body.total).toBe(stock);
   expect((await command({ type: 'haul.store', lines: [line()] }, base)).status).toBe(200);
-}, 300_000);
+});
 
 it('every night one is kept, checked, for a fortnight; a broken file restores nothing', async () => {
   for (let day = 1; day <= 16; day++)
@@ -108,4 +108,4 @@ it('a backup of a database that 0.4 left restores into this version', async () =
   expect(total).toBe((rows as { packages: number }[])[0]?.packages);
   expect((await get('/api/v1/health', base)).body.migrations).toBe('current');
   expect((await command({ type: 'haul.store', lines: [line()] }, base)).status).toBe(200);
-}, 300_000);
+});

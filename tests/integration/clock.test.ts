@@ -29,4 +29,4 @@ it('keeps every event in order when the clock of the machine is set back, and no
     expect(entries[2].note).toBe('');
     expect((await get(`/api/v1/packages/${code}`, base)).body).toMatchObject({ opened: true, amount: 800 });
   });
-}, 120_000);
+});

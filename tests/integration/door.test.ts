@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { request } from 'node:http';
 import { createConnection } from 'mysql2/promise';
+import { packageCode } from '@/core/labels/packageCode';
 import { BASE, command, get, line, post } from '../fixtures/api';
 
 async function storeOne(more: Record<string, unknown> = {}) {
@@ -41,6 +42,47 @@ describe('the same command again', () => {
     );
     expect(new Set(codes).size).toBe(48);
   });
+});
+
+it('a code that is on a label already is kept when it is free, and is never on two packages', async () => {
+  const db = await createConnection({ uri: process.env.DATABASE_URL ?? '' });
+  const [[{ next }]] = (await db.query('SELECT MAX(next_code) AS next FROM household')) as unknown as [
+    [{ next: number }],
+  ];
+  await db.end();
+  const [code, other] = [packageCode(next + 40), packageCode(next + 41)];
+  const stored = await storeOne({ code });
+  expect(stored.code).toBe(code);
+  const refusals: [Record<string, unknown>, number, string][] = [
+    [{ code }, 422, `${code} is a package`],
+    [{ code: other, packs: 2 }, 422, 'One code is on one pack'],
+    [{ code: 'ZZ999999' }, 422, 'is no code of a package'],
+    [{ code: 'no code' }, 400, 'code'],
+    [{ code: other, counter_since: '2199-01-01T00:00:00Z' }, 422, 'a time to come'],
+  ];
+  for (const [more, status, says] of refusals) {
+    const told = line({ packs: 1, amount: 400, ...more });
+    const { status: is, body } = await command({ type: 'haul.store', lines: [told] });
+    expect([more, is, JSON.stringify(body)]).toEqual([more, status, expect.stringContaining(says)]);
+  }
+  const twice = [line({ packs: 1, code: other }), line({ packs: 1, code: other })];
+  const { body } = await command({ type: 'haul.store', lines: twice });
+  expect(body.error.message).toBe(`${other} stands on two packages.`);
+  // What is cooked is new: it has no label yet.
+  const cooked = { type: 'package.cook', package: stored.id, version: 1, amount: null };
+  const into = line({ food: 'stew', packs: 1, code: other });
+  expect((await command({ ...cooked, into })).body.error.fields).toEqual([
+    expect.objectContaining({ path: 'into.code' }),
+  ]);
+  // Those that come next pass over it.
+  const next48 = await command({ type: 'haul.store', lines: [line({ packs: 48, amount: 4800 })] });
+  const codes = next48.body.answers[0].packages.map((found: { code: string }) => found.code);
+  expect(codes).not.toContain(code);
+  const counted = { package: stored.id, version: 1 };
+  expect((await command({ type: 'package.relabel', ...counted })).status).toBe(200);
+  // Its old label still finds it, so no other package gets that.
+  const late = await command({ type: 'haul.store', lines: [line({ packs: 1, code })] });
+  expect(late.status).toBe(422);
 });
 
 describe('versions, refusals, lists', () => {

@@ -1,28 +1,17 @@
 import { type ChildProcess, spawn } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
-import { createServer } from 'node:net';
 import { createConnection, type Connection } from 'mysql2/promise';
+import { freePort } from '../../scripts/machine.mjs';
 import { get, line, post } from '../fixtures/api';
-
-function freePort(): Promise<number> {
-  return new Promise((resolve) => {
-    const probe = createServer().listen(0, '127.0.0.1', () => {
-      const { port } = probe.address() as { port: number };
-      probe.close(() => resolve(port));
-    });
-  });
-}
+import { waitFor } from '../fixtures/waitFor';
 
 async function startServer(port: number): Promise<ChildProcess> {
   const child = spawn(process.execPath, ['scripts/server.mjs', '127.0.0.1', String(port)], {
     stdio: 'ignore',
     env: { ...process.env, NODE_ENV: 'production', PORT: String(port) },
   });
-  for (let waited = 0; waited < 200; waited++) {
-    const up = await get('/api/v1/health', `http://localhost:${port}`).catch(() => null);
-    if (up?.status === 200) return child;
-    await new Promise((wake) => setTimeout(wake, 100));
-  }
+  const health = () => get('/api/v1/health', `http://localhost:${port}`).catch(() => null);
+  if (await waitFor(async () => (await health())?.status === 200)) return child;
   child.kill('SIGKILL');
   throw new Error('the server did not start');
 }
@@ -79,5 +68,5 @@ describe('a server killed in the middle of a haul', () => {
     }
     await db.end();
     expect(seen).toEqual(new Set([0, 50]));
-  }, 120_000);
+  });
 });

@@ -222,7 +222,7 @@ it('never breaks a hard rule, over generated kitchens and hauls; what is refused
     }),
     { numRuns: 500 },
   );
-}, 120_000);
+});
 
 it('says why a single zone is not for a package', () => {
   const told = hardFault(

@@ -6,6 +6,7 @@ import path from 'node:path';
 import { BadReference, loadReference } from '@/services/household/reference';
 import { closeDatabase } from '@/store/database';
 import { get } from '../fixtures/api';
+import { waitFor } from '../fixtures/waitFor';
 
 afterAll(closeDatabase);
 
@@ -39,9 +40,7 @@ describe('npm start', () => {
       let printed = '';
       child.stdout.on('data', (chunk: Buffer) => (printed += chunk.toString()));
       const ended = new Promise<number | null>((done) => child.once('exit', done));
-      for (let waited = 0; waited < 300 && !printed.includes('Orderly Frost is at'); waited++) {
-        await new Promise((wake) => setTimeout(wake, 100));
-      }
+      await waitFor(() => printed.includes('Orderly Frost is at'));
       const address = /Orderly Frost is at (http:\/\/localhost:\d+)\n$/.exec(printed)?.[1] ?? '';
       expect(printed).toContain(`Port ${port} is taken`);
       expect(printed).not.toMatch(/Installing|Building/);
@@ -55,5 +54,5 @@ describe('npm start', () => {
       child.kill('SIGTERM');
       occupied.close();
     }
-  }, 60_000);
+  });
 });

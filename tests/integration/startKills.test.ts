@@ -4,7 +4,8 @@ import path from 'node:path';
 import { freePort } from '../../scripts/machine.mjs';
 import { get } from '../fixtures/api';
 import { killRun } from '../fixtures/killRun';
-import { begin, endAll, noneLeft, pause, up } from '../fixtures/startedHouse';
+import { begin, endAll, noneLeft, up } from '../fixtures/startedHouse';
+import { pause } from '../fixtures/waitFor';
 
 it('killed at any moment of its first start, it leaves nothing running, nothing half done, and starts the next time', async () => {
   const folder = mkdtempSync(path.join(os.tmpdir(), 'orderly-start-'));
@@ -41,11 +42,11 @@ it('killed at any moment of its first start, it leaves nothing running, nothing 
     endAll(folder);
     rmSync(folder, { recursive: true, force: true });
   }
-}, 400_000);
+});
 
 it('killed at random, start, server or database: nothing is lost, doubled, half done or left running', async () => {
   const told: string[] = [];
   const { kills, wrong } = await killRun(7, 26, (line) => told.push(line));
   expect(wrong).toEqual([]);
   expect(kills).toBe(7);
-}, 900_000);
+});

@@ -1,6 +1,6 @@
 import { spawn } from 'node:child_process';
 import { freePort } from '../../scripts/machine.mjs';
-import { pause } from '../fixtures/startedHouse';
+import { waitFor } from '../fixtures/waitFor';
 
 interface Line {
   id: string;
@@ -26,10 +26,7 @@ it('is watched: parts of its health, figures in the usual text, a log line a req
   let told = '';
   child.stderr.on('data', (chunk: Buffer) => (told += chunk.toString()));
   try {
-    for (let waited = 0; waited < 600; waited++) {
-      if (await fetch(`${base}/api/v1/health`).catch(() => null)) break;
-      await pause(100);
-    }
+    await waitFor(() => fetch(`${base}/api/v1/health`).catch(() => null));
     const health = await (await fetch(`${base}/api/v1/health`)).json();
     expect(health).toMatchObject({
       database: 'reached',
@@ -57,11 +54,13 @@ it('is watched: parts of its health, figures in the usual text, a log line a req
       { 'x-forwarded-for': '127.0.0.1' },
     ];
     for (const headers of strangers) expect((await fetch(`${base}/metrics`, { headers })).status).toBe(404);
-    await pause(300);
-    const lines = told
-      .split('\n')
-      .filter((line) => line.startsWith('{'))
-      .map((line) => JSON.parse(line) as Line);
+    const logged = (): Line[] =>
+      told
+        .split('\n')
+        .filter((line) => line.startsWith('{') && line.endsWith('}'))
+        .map((line) => JSON.parse(line) as Line);
+    await waitFor(() => logged().filter(({ path }) => path === '/metrics').length === 4);
+    const lines = logged();
     expect(lines.find(({ path }) => path === '/calendar.ics')).toMatchObject({
       id: 'from-the-proxy-1',
       method: 'GET',
@@ -75,4 +74,4 @@ it('is watched: parts of its health, figures in the usual text, a log line a req
     child.kill('SIGTERM');
     await new Promise((done) => child.once('exit', done));
   }
-}, 180_000);
+});

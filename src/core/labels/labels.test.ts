@@ -1,7 +1,9 @@
+import fc from 'fast-check';
 import { food, foods } from '../../../tests/fixtures/reference';
 import soldFrozen from '../foods/soldFrozen.json';
 import eating from './eating.json';
 import { LABEL_SIZES, labelPlaces } from './labelPlaces';
+import { codeNumber } from './codeNumber';
 import { packageCode } from './packageCode';
 import { thenDo } from './thenDo';
 
@@ -14,6 +16,15 @@ describe('package codes', () => {
     expect(packageCode(36_863)).toHaveLength(4);
     expect(packageCode(36_864)).toHaveLength(5);
   });
+});
+
+it('a code tells its number, and what is no code tells none', () => {
+  fc.assert(
+    fc.property(fc.oneof(fc.nat(50_000), fc.nat(100_000_000)), (n) => codeNumber(packageCode(n)) === n),
+    { numRuns: 2000 },
+  );
+  for (const odd of ['', 'AB', 'AB2', 'IO22', 'AB10', 'ab22', 'AB22X', '2222'])
+    expect(codeNumber(odd)).toBeNull();
 });
 
 describe('places of labels', () => {

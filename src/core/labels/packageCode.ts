@@ -1,9 +1,11 @@
 /** Letters and digits that nobody mistakes for each other, said or written: no I, O, 0, 1. */
-const LETTERS = 'ABCDEFGHJKLMNPQRSTUVWXYZ';
-const DIGITS = '23456789';
+export const LETTERS = 'ABCDEFGHJKLMNPQRSTUVWXYZ';
+export const DIGITS = '23456789';
 
 /** Coprime to every size below, so that neighbours in time are far apart in code and no code comes twice. */
-const STRIDE = 7919;
+export const STRIDE = 7919;
+/** Where the first code of a size lies. */
+export const OFFSET = 12_345;
 
 /**
  * The short code of a household's n-th package: two letters and two digits ("KT47"), three digits once those 36,864
@@ -20,7 +22,7 @@ export function packageCode(n: number): string {
     digits += 1;
     size *= DIGITS.length;
   }
-  let mixed = Number((BigInt(rest) * BigInt(STRIDE) + 12_345n) % BigInt(size));
+  let mixed = Number((BigInt(rest) * BigInt(STRIDE) + BigInt(OFFSET)) % BigInt(size));
   let code = '';
   for (let at = 0; at < digits; at++) {
     code = (DIGITS[mixed % DIGITS.length] ?? '') + code;

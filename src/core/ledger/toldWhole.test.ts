@@ -27,6 +27,7 @@ const DOES: ((choice: number) => { type: string } & Record<string, unknown>)[] =
   () => ({ type: 'package.move', zone: null }),
   (choice) => ({ type: 'package.put-back', minutes: 1 + choice * 7, hot: choice === 3, zone: 'shelf' }),
   (choice) => ({ type: 'package.move', zone: choice % 2 ? 'door' : 'chest' }),
+  () => ({ type: 'package.keep-out' }),
 ];
 
 /** What the rules make of a history. */
@@ -35,6 +36,8 @@ const judged = ({ state, startOn, openedOn, useBy, bestBy, governingDate, condem
   minutes: one.counterMinutes,
   celsius: one.celsius,
   history: one.history,
+  code: one.code,
+  counterSince: one.counterSince,
 });
 
 it('stored with all that happened to it, a package is exactly what it was, or is refused', () => {
@@ -46,7 +49,7 @@ it('stored with all that happened to it, a package is exactly what it was, or is
     }),
     { minLength: 1, maxLength: 9 },
   );
-  const foods = fc.constantFrom('ground-beef', 'stew', 'frozen-vegetables', 'salmon');
+  const foods = fc.constantFrom('ground-beef', 'stew', 'frozen-vegetables', 'salmon', 'bread');
   let thawed = 0;
   let condemned = 0;
   fc.assert(
@@ -65,10 +68,11 @@ it('stored with all that happened to it, a package is exactly what it was, or is
         }
       }
       const lived = now();
-      fc.pre(lived.zoneId !== null && lived.gone === null);
+      fc.pre(lived.gone === null);
       const [start] = lived.history as [IntakeLine['start']];
-      const { history, amount, wrap, zoneId: zone } = lived;
-      const line = { food, history, start, amount, wrap, zone };
+      const { history, amount, wrap, zoneId: zone, counterSince, code } = lived;
+      const since = counterSince === null ? {} : { counterSince };
+      const line = { food, history, start, amount, wrap, zone, code, ...since };
       let again: Package;
       try {
         again = put(new Store(), line, hours);

@@ -55,6 +55,8 @@ export interface Needs {
   containers?: boolean;
   /** How many package codes it makes; told when its lines are loaded. */
   newCodes?: number | ((lines: readonly HaulLine[]) => number);
+  /** Codes that are on labels already and that its packages keep; none of them is on another package, now or before. */
+  keptCodes?: readonly string[];
   /** Since when it must be known where packages lay, from the cuts that are kept; `null`: not at all. */
   whereaboutsSince?: (cuts: readonly Cut[]) => string | null;
   /** Days of thermometers' logs, by the cuts that are kept and the instant it is now. */

@@ -44,6 +44,12 @@ export interface IntakeLine {
   note: string;
   /** All that happened to it, from its start on, where that is known; what a cook tells of a line is less. */
   history?: HistoryEvent[];
+  /** The code that is on its label already, of one pack; none: it gets the next one. */
+  code?: string;
+  /** A pot's cap in the line's unit (K11); none: it is no pot. */
+  cap?: number;
+  /** Since when it stands on the counter, ISO 8601 UTC; none: since now. */
+  counterSince?: string;
   /** The zone was chosen all the same, whatever the household's own rules say of it. */
   anyway?: boolean;
 }

@@ -21,5 +21,8 @@ export const MOST_AWAY = 400;
 /** The most zones of a drawing. */
 export const MOST_ZONES = 250;
 
+/** The number of a package's code that is far from those of any household: all before it would be spent for it. */
+export const FURTHEST_CODE = 1_000_000;
+
 /** The longest note a package carries. */
 export const MOST_NOTE = 200;

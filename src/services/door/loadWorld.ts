@@ -3,6 +3,7 @@ import { v4 as newUuid } from 'uuid';
 import { dateInZone } from '@/core/calendar/dateInZone';
 import { foodKey } from '@/core/foods/foodKey';
 import { NO_WISH } from '@/core/model/wish';
+import { codeNumber } from '@/core/labels/codeNumber';
 import { packageCode } from '@/core/labels/packageCode';
 import type { Needs } from '@/core/model/command';
 import type { Haul, HaulLine, LearnedCode } from '@/core/model/haul';
@@ -10,7 +11,7 @@ import type { Package } from '@/core/model/package';
 import type { PastCommand } from '@/core/model/decision';
 import type { World } from '@/core/model/world';
 import type { Sql } from '@/store/database';
-import { takeCodeNumbers } from '@/store/codeNumbers';
+import { codesSpent, passCodeNumber, takeCodeNumbers } from '@/store/codeNumbers';
 import type { Household } from '@/store/households';
 import { readJobs } from '@/store/jobs';
 import { readKept } from '@/store/kept';
@@ -22,7 +23,8 @@ import { readReadings } from '@/store/readings';
 import { readWhereabouts } from '@/store/whereabouts';
 import { readFills } from '@/store/today';
 import { lockPackages, lockPackagesIn, lockPackagesOf } from '@/store/packages';
-import { MOST_MADE } from '@/core/model/limits';
+import { FURTHEST_CODE, MOST_MADE } from '@/core/model/limits';
+import { Refusal } from '@/core/model/refusal';
 import { now, todayIn } from './clock';
 import { foodNamed, outageClassOf, type Reference } from '../household/household';
 import { Problem } from './problem';
@@ -119,6 +121,21 @@ function takeCodes(
   return count > 0 ? takeCodeNumbers(db, householdId, count) : Promise.resolve(0);
 }
 
+/** Takes codes that are on labels already for the packages that keep them. @throws Refusal when one is not free */
+async function keepCodes(db: Sql, householdId: number, { keptCodes = [] }: Needs): Promise<void> {
+  if (keptCodes.length === 0) return;
+  const twice = keptCodes.find((code, at) => keptCodes.indexOf(code) !== at);
+  if (twice) throw new Refusal('code', `${twice} stands on two packages.`);
+  const numbers = keptCodes.map((code) => codeNumber(code) ?? FURTHEST_CODE);
+  const far = keptCodes.find((_code, at) => (numbers[at] ?? 0) >= FURTHEST_CODE);
+  if (far) throw new Refusal('code', `${far} is no code of a package.`);
+  const spent = await codesSpent(db, householdId, keptCodes);
+  const taken = keptCodes.find((code) => spent.has(code));
+  if (taken)
+    throw new Refusal('code', `${taken} is a package’s code here already. Leave it out for another package.`);
+  await passCodeNumber(db, householdId, Math.max(...numbers));
+}
+
 /** What every decision looks at: foods and zones of the household. */
 export interface Standing {
   reference: Reference;
@@ -156,6 +173,7 @@ export async function loadWorld(
   const moves = since === null ? null : await readWhereabouts(db, household.id, since);
   const bench = await loadBench(db, household.id, needs);
   const zoneOf = new Map(kitchen.zones.map((zone) => [zone.id, zone]));
+  await keepCodes(db, household.id, needs);
   let nextCode = await takeCodes(db, household.id, needs, [...bench.lines.values()]);
   const world: World = {
     today: dateInZone(command.at, household.timeZone),

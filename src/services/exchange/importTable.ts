@@ -93,8 +93,7 @@ export async function readRows(table: FoundTable, chosen: Mapping | null): Promi
   const vocabulary = { ...known, foods: indexFoods(known.foods) };
   const household = await ourHousehold();
   const judge = await lineJudge(household);
-  const standsHere = mapping.includes('code') ? await standingHere(table, household) : () => false;
-  const at = now();
+  const standsHere = mapping.includes('code') ? await standingHere(table, mapping, household) : () => 'new';
   const lines: TableReading['lines'] = [];
   const faults: RowFault[] = [];
   let same = 0;
@@ -103,11 +102,13 @@ export async function readRows(table: FoundTable, chosen: Mapping | null): Promi
     const row = table.numbers[nth] ?? 0;
     const told = toldIn(cells, mapping);
     try {
-      if (standsHere(told, cells)) {
+      const stands = standsHere(told, cells);
+      if (stands === 'same') {
         same += 1;
         continue;
       }
-      const read = rowLine(told, vocabulary, at);
+      const { code: _code, ...uncoded } = told;
+      const read = rowLine(stands === 'uncoded' ? uncoded : told, vocabulary);
       if (read.line === null) faults.push({ row, says: read.fault });
       else lines.push({ row, line: admitted(read, judge) });
     } catch (error) {

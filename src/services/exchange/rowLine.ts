@@ -1,9 +1,9 @@
 import { type AmountUnit, AMOUNT_UNITS } from '@/core/units/sayAmount';
-import { isCalendarDate, later } from '@/core/calendar/calendarDate';
-import { minutesBetween } from '@/core/keeping/counterMinutes';
+import { isCalendarDate } from '@/core/calendar/calendarDate';
+import { codeNumber } from '@/core/labels/codeNumber';
 import { FORMS, type IntakeLine } from '@/core/model/intakeLine';
 import { type HistoryEvent, PRINTED_KINDS, type PrintedDate, STARTS, WRAPS } from '@/core/model/history';
-import { MOST_NOTE } from '@/core/model/limits';
+import { FURTHEST_CODE, MOST_NOTE } from '@/core/model/limits';
 import { parseQuickLine } from '@/core/quickline/parseQuickLine';
 import type { QuickVocabulary } from '@/core/quickline/quickLine';
 import type { ColumnMeaning, Mapping } from './mapColumns';
@@ -22,8 +22,6 @@ export type RowLine =
 
 /** What the cells of a row tell, by what their columns mean. */
 export type Told = Partial<Record<ColumnMeaning, string>>;
-
-const MOST_MINUTES = 10_080;
 
 const among = <Word extends string>(words: readonly Word[], told: string | undefined): Word | null =>
   words.find((word) => word === told) ?? null;
@@ -47,31 +45,42 @@ function priceOf(told: string | undefined): number | null | undefined {
   return plain !== '' && Number.isFinite(minor) && minor >= 0 && minor <= 10_000_000 ? minor : undefined;
 }
 
-const minutesOut = (since: string, at: string): number =>
-  Math.min(MOST_MINUTES, Math.max(1, minutesBetween(since, at)));
-
 /**
- * All that happened to a package, as its row has it; it stood on the counter from what the row says until now.
+ * All that happened to a package, as its row has it.
  *
  * @returns `null`: the row tells none, `undefined`: it cannot be read, or another cell of the row says otherwise
  */
-function historyOf(told: Told, { today }: QuickVocabulary, at: string): HistoryEvent[] | null | undefined {
+function historyOf(told: Told): HistoryEvent[] | null | undefined {
   if (!told.history) return null;
   try {
     const history = JSON.parse(told.history) as HistoryEvent[];
-    if (history.find(({ did }) => did === 'frozen')?.on !== (day(told.frozen_on) ?? undefined))
-      return undefined;
-    const { counter_since: since } = told;
-    if (!since || told.zone) return history;
-    const on = later(today, history.at(-1)?.on ?? today);
-    return [...history, { did: 'counter', on, minutes: minutesOut(since, at) }];
+    const frozenOn = history.find(({ did }) => did === 'frozen')?.on;
+    return frozenOn === (day(told.frozen_on) ?? undefined) ? history : undefined;
   } catch {
     return undefined;
   }
 }
 
+/** An instant as it is stored, ISO 8601 UTC to the millisecond; `undefined`: the cell tells none. */
+function instant(told: string | undefined): string | undefined {
+  const ms = /^\d{4}-\d\d-\d\dT/.test(told ?? '') ? Date.parse(told ?? '') : Number.NaN;
+  return Number.isNaN(ms) ? undefined : new Date(ms).toISOString();
+}
+
+/** What a row tells that a cook never does of a line: its label, its pot, since when it stands out. */
+function keptOf(told: Told, packs: number): Pick<IntakeLine, 'code' | 'cap' | 'counterSince'> {
+  const code = packs === 1 ? told.code?.toUpperCase() : undefined;
+  const cap = /^[1-9]\d*$/.test(told.cap ?? '') ? Number(told.cap) : undefined;
+  const counterSince = told.zone ? undefined : instant(told.counter_since);
+  return {
+    ...(code !== undefined && (codeNumber(code) ?? FURTHEST_CODE) < FURTHEST_CODE ? { code } : {}),
+    ...(cap === undefined ? {} : { cap }),
+    ...(counterSince === undefined ? {} : { counterSince }),
+  };
+}
+
 /** A row as this kitchen writes it: every cell says what it means. */
-function ownLine(told: Told, vocabulary: QuickVocabulary, at: string): RowLine | null {
+function ownLine(told: Told, vocabulary: QuickVocabulary): RowLine | null {
   const unit = among<AmountUnit>(AMOUNT_UNITS, told.unit);
   const did = among(STARTS, told.did);
   const start = day(told.start);
@@ -83,7 +92,8 @@ function ownLine(told: Told, vocabulary: QuickVocabulary, at: string): RowLine |
   const priceMinor = priceOf(told.price);
   if (priceMinor === undefined) return fault(`“${told.price}” is no price.`);
   const until = day(told.until);
-  const history = historyOf(told, vocabulary, at);
+  const history = historyOf(told);
+  const packs = Math.max(1, Number(told.packs ?? '1') || 1);
   if (history === undefined)
     return fault('Its history cannot be read, or says otherwise than its other cells do.');
   return {
@@ -95,7 +105,7 @@ function ownLine(told: Told, vocabulary: QuickVocabulary, at: string): RowLine |
       called: told.name ?? '',
       amount: Number(told.amount),
       unit,
-      packs: Math.max(1, Number(told.packs ?? '1') || 1),
+      packs,
       form: among(FORMS, told.form),
       wrap: among(WRAPS, told.wrap),
       priceMinor,
@@ -107,6 +117,7 @@ function ownLine(told: Told, vocabulary: QuickVocabulary, at: string): RowLine |
       blanched: told.blanched === 'yes',
       note: (told.note ?? '').slice(0, MOST_NOTE),
       ...(history ? { history } : {}),
+      ...keptOf(told, packs),
     },
   };
 }
@@ -151,14 +162,10 @@ export function toldIn(cells: readonly string[], mapping: Mapping): Told {
   return told;
 }
 
-/**
- * Reads a row of a table.
- *
- * @param told what its cells tell @param at now, ISO 8601
- */
-export function rowLine(told: Told, vocabulary: QuickVocabulary, at: string): RowLine {
+/** Reads a row of a table: what its cells tell. */
+export function rowLine(told: Told, vocabulary: QuickVocabulary): RowLine {
   if (!told.name && !told.food) return fault('No food is named.');
-  const own = ownLine(told, vocabulary, at);
+  const own = ownLine(told, vocabulary);
   if (own) return own;
   // Read as words, it would forget what happened to it.
   if (told.history?.startsWith('[{'))

@@ -31,6 +31,7 @@ const MEANS: readonly (readonly [string, string])[] = [
   ['code', 'code on its label'],
   ['not_for_eating', 'not for eating'],
   ['counter_since', 'on the counter since'],
+  ['cap', 'a pot’s cap'],
   ['history', 'what happened to it'],
 ];
 

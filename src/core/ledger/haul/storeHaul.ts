@@ -33,7 +33,10 @@ export function storeHaul(
 
 export const storeHaulCommand: CommandKind<{ lines: IntakeLine[] }> = {
   type: 'haul.store',
-  needs: ({ lines }) => ({ newCodes: lines.reduce((sum, { packs }) => sum + packs, 0) }),
+  needs: ({ lines }) => ({
+    newCodes: lines.reduce((sum, { packs, code }) => sum + (code === undefined ? packs : 0), 0),
+    keptCodes: lines.flatMap(({ code }) => code ?? []),
+  }),
   decide: ({ lines }, world) => ({ ...storeHaul(lines, world), settings: [] }),
   says: ({ lots, events }) => {
     const told = lots.slice(0, 6).map((lot) => {

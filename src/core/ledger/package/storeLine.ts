@@ -14,6 +14,8 @@ function checkLine(line: IntakeLine): void {
   const [first] = line.history ?? [line.start];
   if (first?.did !== line.start.did || first.on !== line.start.on)
     throw new Refusal('history', 'What happened to it begins otherwise than the line does.');
+  if (line.packs > 1 && line.code !== undefined)
+    throw new Refusal('code', `One code is on one pack; this line makes ${line.packs}.`);
   if (line.packs > line.amount) {
     throw new Refusal('portions', `${sayAmount(line.amount, line.unit)} does not make ${line.packs} packs.`);
   }
@@ -55,6 +57,14 @@ function checkPlace(line: IntakeLine, frozen: boolean, world: StoringWorld): str
   return admitTo(zone, world.food(line.food), line.anyway ?? false);
 }
 
+/** Since when it stands on the counter; `null`: what is kept out of the cold by design has no such time. */
+function outSince({ history, counterSince, zone }: IntakeLine, at: string): string | null {
+  if (counterSince === undefined) return history?.at(-1)?.did === 'kept-out' ? null : at;
+  if (zone !== null) throw new Refusal('history', 'What lies in a zone does not stand on the counter.');
+  if (counterSince > at) throw new Refusal('history', 'It cannot have stood out since a time to come.');
+  return counterSince;
+}
+
 /** Stores one line: a lot and its packages. @throws Refusal */
 export function storeLine(line: IntakeLine, world: StoringWorld): { lot: Lot; events: LedgerEvent[] } {
   checkLine(line);
@@ -65,7 +75,8 @@ export function storeLine(line: IntakeLine, world: StoringWorld): { lot: Lot; ev
   const warning = checkPlace(line, frozen, world);
   const usual = line.start.frozen ? 'carton' : frozen ? 'zip-bag' : null;
   const wrap = line.wrap ?? (whole ? null : usual);
-  const { called, amount, unit, priceMinor, start, printed, blanched } = line;
+  const { called, amount, unit, priceMinor, start, printed, blanched, code, cap } = line;
+  const counterSince = outSince(line, world.at);
   return storeLot(
     { food, called, amount, unit, priceMinor, start, printed, blanched, history, whole },
     splitEvenly(amount, line.packs).map((share) => ({
@@ -74,7 +85,8 @@ export function storeLine(line: IntakeLine, world: StoringWorld): { lot: Lot; ev
       wrap,
       note: warnedNote(line.note, warning),
       zone: line.zone,
-      counterSince: world.at,
+      counterSince,
+      ...{ code, cap },
     })),
     world,
   );

@@ -32,7 +32,10 @@ export interface NewPack {
   note: string;
   /** `null`: it stands on the counter, since `counterSince`. */
   zone: string | null;
-  counterSince: string;
+  /** `null`: it is kept out of the cold by design. */
+  counterSince: string | null;
+  /** The code on its label; none: the next one. */
+  code?: string;
   /** A pot's cap in the lot's unit (K11); none: it is no pot. */
   cap?: number | null;
 }
@@ -84,7 +87,7 @@ export function storeLot(
       lotId: lot.id,
       foodId: food.id,
       called: called || food.name,
-      code: world.newCode(),
+      code: pack.code ?? world.newCode(),
       amount: pack.amount,
       unit,
       form: pack.form,

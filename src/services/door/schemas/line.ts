@@ -2,7 +2,7 @@ import { MOST_PACKS, MOST_NOTE } from '@/core/model/limits';
 import Joi from 'joi';
 import { PRINTED_KINDS, STARTS, WRAPS } from '@/core/model/history';
 import { FORMS, type IntakeLine } from '@/core/model/intakeLine';
-import { dateSchema, plainText } from '../validate';
+import { dateSchema, instantSchema, plainText } from '../validate';
 import { historySchema } from './history';
 import { amount, anyway, foodName, unit, uuid } from './words';
 
@@ -34,7 +34,7 @@ export const priceMinor = Joi.number()
   .default(null)
   .description('minor units, for the whole line');
 
-export const lineSchema = Joi.object({
+const told = {
   food: foodName.required(),
   called: plainText(60).allow('').default('').description('the cook’s own word, as on the label'),
   amount: amount.required().description('of the whole line, in the unit'),
@@ -56,22 +56,45 @@ export const lineSchema = Joi.object({
   frozen_on: dateSchema.allow(null).default(null),
   blanched: Joi.boolean().default(true),
   note: plainText(MOST_NOTE).allow('').default(''),
+  anyway,
+};
+
+/** What came of cooking, as it is put by: new, under a code of its own. */
+export const cookedLineSchema = Joi.object(told).meta({ className: 'CookedLine' });
+
+export const lineSchema = Joi.object({
+  ...told,
   history: historySchema
     .optional()
     .description('all that happened to it, from its start on; then opened_on and frozen_on tell nothing'),
-  anyway,
+  code: Joi.string()
+    .pattern(/^[A-HJ-NP-Z]{2}[2-9]{2,6}$/)
+    .optional()
+    .description('the code on its label already, of one pack; else it gets the next one'),
+  cap: amount.optional().description('of a pot, in the unit: at it, it says “use me”'),
+  counter_since: instantSchema
+    .optional()
+    .description('since when it stands on the counter, where it has no zone; else since now'),
 }).meta({ className: 'Line' });
 
 /** A line as the API takes it. */
-export interface RawLine extends Omit<IntakeLine, 'priceMinor' | 'openedOn' | 'frozenOn'> {
+export interface RawLine extends Omit<IntakeLine, 'priceMinor' | 'openedOn' | 'frozenOn' | 'counterSince'> {
   price_minor: number | null;
+  counter_since?: string;
   opened_on: string | null;
   frozen_on: string | null;
 }
 
 /** A line as the core takes it. */
-export const toLine = ({ price_minor, opened_on, frozen_on, ...line }: RawLine): IntakeLine => ({
+export const toLine = ({
+  price_minor,
+  opened_on,
+  frozen_on,
+  counter_since,
+  ...line
+}: RawLine): IntakeLine => ({
   ...line,
+  ...(counter_since === undefined ? {} : { counterSince: counter_since }),
   priceMinor: price_minor,
   openedOn: opened_on,
   frozenOn: frozen_on,

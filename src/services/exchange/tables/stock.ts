@@ -30,11 +30,12 @@ const COLUMNS = [
   'until_kind',
   'not_for_eating',
   'counter_since',
+  'cap',
   'history',
 ] as const;
 
 /** Worked out, or the same for all. */
-const WORKED_OUT = ['currency', 'state', 'until', 'until_kind', 'not_for_eating', 'counter_since'];
+const WORKED_OUT = ['currency', 'state', 'until', 'until_kind', 'not_for_eating'];
 
 /** Columns that tell what a package is. */
 export const STOCK_TOLD = COLUMNS.filter((name) => !WORKED_OUT.includes(name));
@@ -70,6 +71,7 @@ function stockCells(image: Package, { kitchen, currency }: TableWorld): Cells | 
     until_kind: image.governingKind,
     not_for_eating: yes(image.condemned),
     counter_since: text(image.counterSince),
+    cap: text(image.cap),
     history: JSON.stringify(image.history),
   };
 }

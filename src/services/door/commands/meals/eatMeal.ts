@@ -1,7 +1,7 @@
 import Joi from 'joi';
 import { eatMealCommand } from '@/core/ledger/meals/eatMeal';
 import { atDoor } from '../../atDoor';
-import { lineSchema, type RawLine, toLine } from '../../schemas/line';
+import { cookedLineSchema, type RawLine, toLine } from '../../schemas/line';
 import { eaters } from '../../schemas/meal';
 import { amount, uuid, version } from '../../schemas/words';
 
@@ -29,7 +29,11 @@ export const eatMealDoor = atDoor(
       .default([])
       .description('what really went in'),
     ate: eaters.default([]).description('who ate'),
-    put: Joi.array().items(lineSchema).max(12).default([]).description('what was put by of it, cooked today'),
+    put: Joi.array()
+      .items(cookedLineSchema)
+      .max(12)
+      .default([])
+      .description('what was put by of it, cooked today'),
   },
   ({ put, ...told }: Raw) => ({ ...told, put: put.map(toLine) }),
 );

@@ -1,6 +1,6 @@
 import type { Taking } from '@/core/ledger/package/reduced';
 import { partOf } from '../../schemas/words';
-import { lineSchema, type RawLine, toLine } from '../../schemas/line';
+import { cookedLineSchema, type RawLine, toLine } from '../../schemas/line';
 import { cookPackageCommand } from '@/core/ledger/package/cookPackage';
 import { atDoor } from '../../atDoor';
 
@@ -11,7 +11,10 @@ export const cookPackageDoor = atDoor(
   cookPackageCommand,
   {
     ...partOf,
-    into: lineSchema.allow(null).default(null).description('what came of it; null: eaten as it was cooked'),
+    into: cookedLineSchema
+      .allow(null)
+      .default(null)
+      .description('what came of it; null: eaten as it was cooked'),
   },
   ({ into, ...told }: Raw) => ({
     ...told,
