@@ -4,7 +4,13 @@ import path from 'node:path';
 import { ROOT } from './machine.mjs';
 
 const MOST_SEEN = 6_000;
-const shortened = (words) => words.slice(0, MOST_SEEN);
+/** Without the lines of a stack that are not ours. */
+const shortened = (words) =>
+  words
+    .split('\n')
+    .filter((line) => !/^\s+at .*(node_modules|node:internal)/.test(line))
+    .join('\n')
+    .slice(0, MOST_SEEN);
 
 /** Each file of a Jest report: how many of it passed, and what failed. A report that was never written has none. */
 export function filesOf(report) {

@@ -215,6 +215,11 @@ it('stock.csv comes into an empty kitchen byte for byte, codes on labels too; tw
       .split('\n')
       .toSorted();
   const empty = await emptyKitchen('Quiet kitchen');
+  const { length } = rowsOf(out);
+  expect((await file('look?name=stock.csv', out, empty)).body).toMatchObject({
+    coded: length,
+    packages: length,
+  });
   const begun = await file('begin?name=stock.csv', out, empty);
   expect((await ended(String(begun.body.id), undefined, empty)).state).toBe('done');
   expect(lines(await stockOf(empty))).toEqual(lines(out));
@@ -252,6 +257,10 @@ it('stock.csv comes into an empty kitchen byte for byte, codes on labels too; tw
   const done = runs.find(({ state }) => state === 'done');
   await asked('/api/v1/exchange/undo', { id: done?.id }, busy);
   expect(rowsOf(await stockOf(busy))).toEqual([]);
+  expect((await file('look?name=stock.csv', out, busy)).body).toMatchObject({
+    coded: 0,
+    packages: codes.size,
+  });
   const again = await file('begin?name=stock.csv', out, busy);
   expect((await ended(String(again.body.id), undefined, busy)).state).toBe('done');
   const renewed = rowsOf(await stockOf(busy));

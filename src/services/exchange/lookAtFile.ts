@@ -31,6 +31,8 @@ export type FileLook =
       columns: { name: string; means: ColumnMeaning | null }[];
       rows: number;
       packages: number;
+      /** Packages that keep the code on their label. */
+      coded: number;
       /** Rows of packages that stand here as they are. */
       same: number;
       /** The first of what would come: "Peas 500 g × 2". */
@@ -49,6 +51,7 @@ async function lookAtList(
     columns: table.columns.map((name, at) => ({ name, means: mapping[at] ?? null })),
     rows: table.rows.length,
     packages: lines.reduce((sum, { line }) => sum + line.packs, 0),
+    coded: lines.filter(({ line }) => line.code !== undefined).length,
     same,
     shown: shown.map(
       ({ packs, amount, unit }, at) =>

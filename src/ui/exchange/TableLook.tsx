@@ -35,6 +35,14 @@ const MEANS: readonly (readonly [string, string])[] = [
   ['history', 'what happened to it'],
 ];
 
+/** Whether labels that are stuck on already stay good. */
+function labelsOf(packages: number, coded: number): string {
+  if (coded === packages) return 'They keep the codes on their labels.';
+  const anew = packages - coded;
+  const want = `${anew === 1 ? '1 gets a new code and wants' : `${anew} get a new code and want`} a new label.`;
+  return coded === 0 ? want : `${coded} keep the code on their label; ${want}`;
+}
+
 /** A table before it comes in: what its columns tell, what would come, and every row that is wrong. */
 export function TableLook({
   look,
@@ -96,6 +104,7 @@ export function TableLook({
           <h3 className="font-semibold">
             {good} of {rows} rows would come in, as {packs}
           </h3>
+          {isOurs && <p>{labelsOf(packages, look.coded)}</p>}
           <ul className="mt-1 columns-1 gap-6 sm:columns-2">
             {look.shown.map((words, at) => (
               <li key={at}>{words}</li>
