@@ -11,6 +11,7 @@ import {
   findProgram,
   freePort,
   installPackages,
+  pause,
   prepareDatabase,
   run,
   say,
@@ -153,6 +154,7 @@ async function main() {
   if (needsServer) await ensureBuild();
   await unit;
   if (needsServer) {
+    await untilDayHolds();
     // Those with a store and a server of their own do not disturb the shared ones, and mostly wait.
     const shared = await sharedServer();
     await Promise.all([onShared(shared), onOwn(shared)]);
@@ -165,6 +167,21 @@ async function checks() {
   await check('Format', bin('prettier'), ['--check', '.']);
   await check('Unused exports', bin('knip'), ['--no-progress']);
   await check('Advisories', process.execPath, ['scripts/audit.mjs']);
+}
+
+/** The suites take no longer than this; the demo's dates are those of the day that it moved in. */
+const SUITES_MINUTES = 35;
+const MINUTE_MS = 60_000;
+const dayOf = (ms, timeZone) => new Intl.DateTimeFormat('en-CA', { timeZone }).format(ms);
+
+/** Waits while a day ends within the time of the suites, in UTC or where the demo lives: then they begin with the next one. */
+async function untilDayHolds() {
+  const ends = (ms) =>
+    ['UTC', 'Europe/Dublin'].some((zone) => dayOf(ms, zone) !== dayOf(ms + SUITES_MINUTES * MINUTE_MS, zone));
+  if (!ends(Date.now())) return;
+  say('The day ends soon; waiting for the next one …');
+  for (let waited = 0; waited < SUITES_MINUTES && ends(Date.now()); waited += 0.25)
+    await pause(MINUTE_MS / 4);
 }
 
 async function sharedServer() {
