@@ -51,6 +51,8 @@ export function FirstOutRowItem({
   }, [chosen, asked]);
   const count = packages.length;
   const told = note(row);
+  // That it is not for eating is heard with the package already.
+  const heard = told === '' || view.verdict === 'discard' ? '' : `, ${told}`;
   return (
     <li
       ref={item}
@@ -102,7 +104,7 @@ export function FirstOutRowItem({
           data-row-name
           className="min-h-11 min-w-0 cursor-pointer text-left"
           aria-expanded={chosen}
-          aria-label={`${sayPackage(view, count)}${told === '' ? '' : `, ${told}`}. Answer.`}
+          aria-label={`${sayPackage(view, count)}${heard}. Answer.`}
           onClick={() => onChoose(!chosen)}
         >
           <span className="block font-heading leading-tight font-semibold">
