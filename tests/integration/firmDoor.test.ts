@@ -233,8 +233,14 @@ describe('sizes', () => {
 });
 
 describe('told late', () => {
+  const yesterday = new Date(Date.now() - 86_400_000).toISOString().slice(0, 10);
   const store = (more: Record<string, unknown>) =>
-    command({ type: 'haul.store', lines: [line({ packs: 1, amount: 300 })], ...more });
+    // Bought the day before: an hour and a half ago it may have been that.
+    command({
+      type: 'haul.store',
+      lines: [line({ packs: 1, amount: 300, start: { did: 'bought', on: yesterday } })],
+      ...more,
+    });
 
   it('a command that says how long ago it was told is dated so, once, and answers the same again', async () => {
     const id = randomUUID();

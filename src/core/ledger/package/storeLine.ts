@@ -57,12 +57,11 @@ function checkPlace(line: IntakeLine, frozen: boolean, world: StoringWorld): str
   return admitTo(zone, world.food(line.food), line.anyway ?? false);
 }
 
-/** Since when it stands on the counter; `null`: what is kept out of the cold by design has no such time. */
-function outSince({ history, counterSince, zone }: IntakeLine, at: string): string | null {
-  if (counterSince === undefined) return history?.at(-1)?.did === 'kept-out' ? null : at;
+/** What is told of its time on the counter cannot be of what lies in a zone, nor of a time to come. @throws Refusal */
+function checkOut({ counterSince, zone }: IntakeLine, at: string): void {
+  if (counterSince === undefined) return;
   if (zone !== null) throw new Refusal('history', 'What lies in a zone does not stand on the counter.');
   if (counterSince > at) throw new Refusal('history', 'It cannot have stood out since a time to come.');
-  return counterSince;
 }
 
 /** Stores one line: a lot and its packages. @throws Refusal */
@@ -76,7 +75,7 @@ export function storeLine(line: IntakeLine, world: StoringWorld): { lot: Lot; ev
   const usual = line.start.frozen ? 'carton' : frozen ? 'zip-bag' : null;
   const wrap = line.wrap ?? (whole ? null : usual);
   const { called, amount, unit, priceMinor, start, printed, blanched, code, cap } = line;
-  const counterSince = outSince(line, world.at);
+  checkOut(line, world.at);
   return storeLot(
     { food, called, amount, unit, priceMinor, start, printed, blanched, history, whole },
     splitEvenly(amount, line.packs).map((share) => ({
@@ -85,7 +84,7 @@ export function storeLine(line: IntakeLine, world: StoringWorld): { lot: Lot; ev
       wrap,
       note: warnedNote(line.note, warning),
       zone: line.zone,
-      counterSince,
+      counterSince: line.counterSince ?? null,
       ...{ code, cap },
     })),
     world,

@@ -32,7 +32,7 @@ export interface NewPack {
   note: string;
   /** `null`: it stands on the counter, since `counterSince`. */
   zone: string | null;
-  /** `null`: it is kept out of the cold by design. */
+  /** `null`: since now, unless its history has it kept out of the cold by design. */
   counterSince: string | null;
   /** The code on its label; none: the next one. */
   code?: string;
@@ -96,7 +96,7 @@ export function storeLot(
       priceMinor: prices?.[at] ?? null,
       note: pack.note,
       zoneId: pack.zone,
-      counterSince: pack.zone === null ? pack.counterSince : null,
+      counterSince: null,
       history: told.whole ? told.history : frozenInto(told.history, zone),
       printed: told.printed,
       cameOn: world.today,
@@ -108,10 +108,12 @@ export function storeLot(
     };
     const dated = judgePackage(undated, world);
     const warmth = zone === null ? [] : warmthOf(zone, dated.celsius, world.today);
-    const after: Package =
+    const judged: Package =
       warmth.length === 0
         ? dated
         : judgePackage({ ...undated, history: [...undated.history, ...warmth] }, world);
+    const out = pack.counterSince ?? (judged.state === 'room' ? null : world.at);
+    const after: Package = { ...judged, counterSince: zone === null ? out : null };
     return {
       type: 'package.stored',
       before: null,
