@@ -1,3 +1,5 @@
+import { codeNumber } from '@/core/labels/codeNumber';
+import { FURTHEST_CODE } from '@/core/model/limits';
 import type { Package } from '@/core/model/package';
 import { NO_WISH } from '@/core/model/wish';
 import { hasCode, type Sql } from '@/store/database';
@@ -97,6 +99,15 @@ export interface CameIn {
   doubted: number;
 }
 
+/** How many codes are spent: what the document says, but never fewer than stand on its labels, now or before. */
+function spentCodes({ household, packages = [] }: HouseholdDocument): number {
+  return packages.reduce((most, { image }) => {
+    const { code, oldCodes = [] } = image as Package;
+    const numbers = [code, ...oldCodes].map((one) => codeNumber(one) ?? 0).filter((n) => n < FURTHEST_CODE);
+    return Math.max(most, ...numbers.map((n) => n + 1));
+  }, household.next_code);
+}
+
 /**
  * Writes a household that came as a document, as a new one beside those that are here. Nothing that was worked out is believed:
  * room, days and dates are worked out anew, dates only to earlier ones; where they cannot be, the package is past.
@@ -130,7 +141,7 @@ export async function importHousehold(
       feedKey: newFeedKey(),
     },
   });
-  await putNextCode(db, householdId, household.next_code);
+  await putNextCode(db, householdId, spentCodes(told));
   let doubted = 0;
   let belief: Believing | null = null;
   for (const part of SECTIONS) {
