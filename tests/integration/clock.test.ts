@@ -1,5 +1,7 @@
-import { command, get, line } from '../fixtures/api';
+import { randomUUID } from 'node:crypto';
+import { command, get, line, post } from '../fixtures/api';
 import { withClockedServer } from '../fixtures/clockedServer';
+import { withServer } from '../fixtures/throwawayServer';
 
 it('keeps every event in order when the clock of the machine is set back, and notes it in the ledger', async () => {
   const far = new Date(Date.now() + 40 * 86_400_000);
@@ -28,5 +30,34 @@ it('keeps every event in order when the clock of the machine is set back, and no
     expect(entries[1].note).toMatch(/went back 29 hours/);
     expect(entries[2].note).toBe('');
     expect((await get(`/api/v1/packages/${code}`, base)).body).toMatchObject({ opened: true, amount: 800 });
+  });
+});
+
+it('another household’s clock goes on while the demo is reset: commands are accepted and recorded now', async () => {
+  await withServer('demo-clock', async (base) => {
+    const saltmarsh = { name: 'Saltmarsh', time_zone: 'UTC', currency: 'GBP' };
+    const { id } = (await post('/api/v1/households/add', saltmarsh, base)).body as { id: number };
+    const here = { 'x-orderly-frost-household': String(id) };
+    const begun = Date.now();
+    let over = false;
+    const resets = (async () => {
+      for (let nth = 0; nth < 3; nth++)
+        expect((await post('/api/v1/households/demo', {}, base)).status).toBe(200);
+    })().finally(() => (over = true));
+    let stored = 0;
+    for (; !over; stored++) {
+      const milk = line({ food: 'milk', amount: 1000, unit: 'ml', packs: 1 });
+      const body = { id: randomUUID(), type: 'haul.store', lines: [milk] };
+      expect(await post('/api/v1/commands', body, base, here)).toMatchObject({ status: 200 });
+    }
+    await resets;
+    expect(stored).toBeGreaterThan(3);
+    const answer = await fetch(`${base}/api/v1/ledger?limit=200`, { headers: here });
+    const { entries } = (await answer.json()) as { entries: { at: string; note: string }[] };
+    expect(entries).toHaveLength(Math.min(stored, 200));
+    for (const { at, note } of entries) {
+      expect(Date.parse(at)).toBeGreaterThanOrEqual(begun);
+      expect(note).toBe('');
+    }
   });
 });

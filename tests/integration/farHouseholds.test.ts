@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { Refusal } from '@/core/model/refusal';
+import { atInstant } from '@/services/door/clock';
 import { readCommands } from '@/services/door/readCommands';
 import { type CommandAnswer, runLocked } from '@/services/door/runCommands';
 import { closeDatabase, sql, transaction } from '@/store/database';
@@ -25,9 +26,8 @@ async function householdIn(timeZone: string): Promise<number> {
 
 /** Runs a command as if it were told at that instant. */
 async function run(household: number, at: string, body: Record<string, unknown>): Promise<CommandAnswer> {
-  process.env.CLOCK = at;
   const commands = readCommands({ id: randomUUID(), at, ...body }, at);
-  const [answer] = await transaction((db) => runLocked(db, commands, household));
+  const [answer] = await atInstant(at, () => transaction((db) => runLocked(db, commands, household)));
   if (!answer) throw new Error('no answer');
   return answer;
 }
@@ -52,7 +52,6 @@ async function datesOf(household: number, code: string): Promise<Dates> {
 }
 
 afterAll(async () => {
-  delete process.env.CLOCK;
   for (const id of made)
     for (const table of ['ledger_event', 'package', 'lot', 'command', 'day_tally', 'household'])
       await sql().run(`DELETE FROM ${table} WHERE ${table === 'household' ? 'id' : 'household_id'} = :id`, {

@@ -31,7 +31,7 @@ import { putMeasured } from '@/store/readings';
 import { readStock } from '@/store/packages';
 import { putJob } from '@/store/jobs';
 import { lockMemberships, type Membership, putMembership } from '@/store/members';
-import { now, todayIn } from '../door/clock';
+import { atInstant, now, todayIn } from '../door/clock';
 import { drawIn } from '../door/putSetting';
 import { newFeedKey } from '../door/loadWorld';
 import { runCommands } from '../door/runCommands';
@@ -167,18 +167,6 @@ async function addKitchen(demo: DemoHousehold): Promise<number> {
     await renewFiguresVersion(db, householdId);
     return householdId;
   });
-}
-
-/** Runs `work` while the clock stands at an instant, so that the ledger of the demo is as old as its food. */
-async function atInstant<Result>(instant: string, work: () => Promise<Result>): Promise<Result> {
-  const before = process.env.CLOCK;
-  process.env.CLOCK = instant;
-  try {
-    return await work();
-  } finally {
-    if (before === undefined) delete process.env.CLOCK;
-    else process.env.CLOCK = before;
-  }
 }
 
 async function storeLines(lines: string[], instant: string): Promise<void> {
