@@ -284,7 +284,7 @@ export async function serve({ port, host, url, env = {}, quiet = false }) {
   const child = spawn(process.execPath, ['scripts/server.mjs', host, String(port)], {
     cwd: ROOT,
     detached: true,
-    stdio: ['ignore', 'ignore', quiet ? 'ignore' : 'inherit'],
+    stdio: ['ignore', 'ignore', quiet ? 'ignore' : 'inherit', 'ipc'],
     env: {
       ...process.env,
       ...env,
@@ -297,15 +297,24 @@ export async function serve({ port, host, url, env = {}, quiet = false }) {
   remember(child);
   let ended = false;
   child.once('exit', () => (ended = true));
+  // It says itself that it has its port: what answers there may be another's.
+  let listens = false;
+  child.once('message', () => {
+    listens = true;
+    child.disconnect();
+  });
   const own = host === '0.0.0.0' || host === '::' ? '127.0.0.1' : host;
   for (let waited = 0; waited < 180_000; waited += 100) {
     if (ended) throw new Error('the server ended before it answered');
     try {
-      await askHealth(own, port, env.TLS_CERT);
-      return child;
+      if (listens) {
+        await askHealth(own, port, env.TLS_CERT);
+        return child;
+      }
     } catch {
-      await pause(100);
+      // Asked again.
     }
+    await pause(100);
   }
   await stopPid(child.pid);
   throw new Error('the server did not answer within three minutes');

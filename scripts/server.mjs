@@ -191,7 +191,7 @@ server.once('error', (error) => {
   );
   process.exit(1);
 });
-server.listen(port, host);
+server.listen(port, host, () => process.send?.('listens'));
 
 for (const signal of ['SIGINT', 'SIGTERM'])
   process.once(signal, () => {

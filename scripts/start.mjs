@@ -61,6 +61,40 @@ async function keepUp(database, open) {
   }
 }
 
+const MAX_RESTARTS = 5;
+const RESTARTS_WITHIN_MS = 600_000;
+const ended = (child) =>
+  new Promise((done) => {
+    if (child.exitCode !== null || child.signalCode !== null) done();
+    else child.once('exit', done);
+  });
+
+/** Starts the server again whenever it ends by itself: at once, then later each time, at most five times in ten minutes. */
+async function keepServing(server, again) {
+  const restarts = [];
+  for (let child = server; ; ) {
+    await ended(child);
+    if (stopping) return;
+    const recent = restarts.filter((at) => Date.now() - at < RESTARTS_WITHIN_MS);
+    if (recent.length === MAX_RESTARTS) {
+      console.error(`The server ended ${MAX_RESTARTS + 1} times in ten minutes. Look at the lines above, then start again.`);
+      return stop(1);
+    }
+    const seconds = recent.length === 0 ? 0 : 2 ** recent.length;
+    say(`The server has ended; starting it again${seconds > 0 ? ` in ${seconds} s` : ''} …`);
+    restarts.push(Date.now());
+    await pause(seconds * 1000);
+    if (stopping) return;
+    try {
+      child = await again();
+      say('The server is back.');
+    } catch (error) {
+      if (stopping) return;
+      console.error(sayPlainly(error));
+    }
+  }
+}
+
 const HOUR_MS = 3_600_000;
 
 /** A backup every night, kept for a fortnight; at the first start of a day that had none, in the daytime. `BACKUPS=off`: none. */
@@ -133,12 +167,12 @@ async function start() {
     const port = await choosePort(host);
     try {
       const home = isHome ? await homeOf(port) : null;
-      const server = await serve({ port, host, url: database.url, env: home?.env ?? {} });
-      server.once('exit', () => {
-        if (!stopping) {
-          console.error('The server ended unexpectedly.');
-          void stop(1);
-        }
+      const serveHere = () => serve({ port, host, url: database.url, env: home?.env ?? {} });
+      const server = await serveHere();
+      void keepServing(server, async () => {
+        // What it was in the middle of may be half done: the demo that was being put back.
+        await prepareDatabase(database.url);
+        return serveHere();
       });
       const shown = host === '127.0.0.1' || host === '0.0.0.0' ? 'localhost' : host;
       void keepUp(database, openDatabase);

@@ -9,6 +9,8 @@ import { closeDatabase, fromJson, sql, transaction } from '@/store/database';
 import { clearHouseholds, readHouseholds } from '@/store/households';
 import { line } from '../fixtures/api';
 
+const read = (text: string): Promise<HouseholdDocument> => readDocument(Buffer.from(text));
+
 async function exported(id: number): Promise<string> {
   let text = '';
   await exportHousehold({ id }, (part) => {
@@ -63,7 +65,7 @@ it('a household goes out as one document and comes in again equal, ids that are 
       await sql().rows<{ feed_key: string }>(`SELECT feed_key FROM household WHERE id = :demo`, { demo })
     )[0] ?? {};
   expect(first).not.toContain(feed_key);
-  const document = await readDocument(first);
+  const document = await read(first);
   const copy = await cameIn(document, document.household.name);
   const second = await exported(copy);
   for (const name of Object.keys(document))
@@ -73,7 +75,7 @@ it('a household goes out as one document and comes in again equal, ids that are 
     ]);
   // Out of the way, its ids are free: then it comes in byte for byte.
   await transaction((db) => clearHouseholds(db, copy));
-  const third = await readDocument(second);
+  const third = await read(second);
   const again = await cameIn(third, third.household.name);
   expect(await exported(again)).toBe(second);
   // And one is the other but for the ids that were taken.
@@ -92,7 +94,7 @@ it('a household goes out as one document and comes in again equal, ids that are 
 });
 
 it('any words of a cook go out and come in: other scripts, quotes, line ends, formulas', async () => {
-  const settings = (await readDocument(await exported(demo))).household;
+  const settings = (await read(await exported(demo))).household;
   await fc.assert(
     fc.asyncProperty(
       fc.array(fc.string({ unit: 'binary', minLength: 1, maxLength: 20 }), { minLength: 1, maxLength: 6 }),
@@ -129,7 +131,7 @@ it('any words of a cook go out and come in: other scripts, quotes, line ends, fo
           ...empty,
           kept,
         });
-        const id = await cameIn(await readDocument(text), 'Words');
+        const id = await cameIn(await read(text), 'Words');
         const back = JSON.parse(await exported(id)) as HouseholdDocument;
         expect(back.kept).toEqual(JSON.parse(JSON.stringify(kept)));
         await transaction((db) => clearHouseholds(db, id));
@@ -149,18 +151,18 @@ it('a document that is no good says where, and leaves nothing; looser dates in i
     change(told);
     return JSON.stringify(told);
   };
-  await expect(readDocument(text.slice(0, -9))).rejects.toThrow('not a whole one');
-  await expect(readDocument(text.replace('"version": 1', '"version": 2'))).rejects.toThrow('newer');
+  await expect(read(text.slice(0, -9))).rejects.toThrow('complete JSON document');
+  await expect(read(text.replace('"version": 1', '"version": 2'))).rejects.toThrow('newer');
   await expect(
-    readDocument(spoilt((told) => void ((told.packages?.[0]?.image as { amount: number }).amount = -1))),
+    read(spoilt((told) => void ((told.packages?.[0]?.image as { amount: number }).amount = -1))),
   ).rejects.toThrow('packages.0.image.amount');
-  const misfit = await readDocument(spoilt((told) => void (told.zones ?? []).pop()));
+  const misfit = await read(spoilt((told) => void (told.zones ?? []).pop()));
   await expect(transaction((db) => importHousehold(db, misfit, 'Misfit', noted))).rejects.toThrow(
     'do not fit',
   );
   expect(await count()).toBe(before);
   // Codes that it says are free are on labels: the next package gets another one.
-  const household = await readDocument(spoilt((told) => void (told.household.next_code = 0)));
+  const household = await read(spoilt((told) => void (told.household.next_code = 0)));
   const id = await cameIn(household, 'Before');
   const answers = await transaction((db) =>
     runLocked(
@@ -183,7 +185,7 @@ it('a document that is no good says where, and leaves nothing; looser dates in i
     .find((one) => one.code === code);
   const { useBy } = image ?? {};
   Object.assign(image ?? {}, { useBy: '2099-01-01', governingDate: '2099-01-01' });
-  const tampered = await readDocument(JSON.stringify(honest));
+  const tampered = await read(JSON.stringify(honest));
   const came = await transaction((db) => importHousehold(db, tampered, 'Tampered', noted));
   made.push(came.householdId);
   expect(came.earlier).toBe(1);
@@ -196,7 +198,7 @@ it('a document that is no good says where, and leaves nothing; looser dates in i
   const [start] = image?.history as { did: string; on: string }[];
   const history = [start, { did: 'thawed', on: start?.on, method: 'fridge' }];
   Object.assign(image ?? {}, { history, startOn: '2098-12-01', useBy: '2099-01-01', bestBy: '2099-01-01' });
-  const impossible = await readDocument(JSON.stringify(honest));
+  const impossible = await read(JSON.stringify(honest));
   const other = await transaction((db) => importHousehold(db, impossible, 'Impossible', noted));
   made.push(other.householdId);
   expect([other.doubted, came.doubted]).toEqual([1, 0]);
@@ -221,7 +223,7 @@ it('a document that is no good says where, and leaves nothing; looser dates in i
   ] as (Record<string, unknown> | null)[];
   for (const one of images.filter((each) => each?.code === code))
     Object.assign(one ?? {}, { history, useBy: '2099-01-01', governingDate: '2099-01-01' });
-  const back = await readDocument(JSON.stringify(left));
+  const back = await read(JSON.stringify(left));
   const gone = await transaction((db) => importHousehold(db, back, 'Gone', noted));
   made.push(gone.householdId);
   await told(gone.householdId, { type: 'ledger.undo', command: took?.id });

@@ -72,7 +72,7 @@ beforeAll(async () => {
     text += part;
     return Promise.resolve();
   });
-  const document = await readDocument(text);
+  const document = await readDocument(Buffer.from(text));
   const noted = () => Promise.resolve();
   const came = async (name: string) => {
     const { householdId } = await transaction((db) => importHousehold(db, document, name, noted));

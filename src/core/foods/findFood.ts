@@ -12,6 +12,8 @@ export interface FoodIndex<F extends NamedFood = Food> {
   entries: readonly { food: F; key: string; words: readonly string[]; typed: readonly string[] }[];
   /** Every word of any name: rightly spelt, so no slip of another. */
   words: ReadonlySet<string>;
+  /** How many words the longest name has. */
+  longest: number;
 }
 
 export type FoundFood<F extends NamedFood> =
@@ -37,7 +39,13 @@ export function indexFoods<F extends NamedFood>(foods: readonly F[]): FoodIndex<
     byKey.set(key, food);
     entries.push({ food, key, words: foodWords(food.id), typed: typedWords(food.id) });
   }
-  return { byId, byKey, entries, words: new Set(entries.flatMap(({ words }) => words)) };
+  return {
+    byId,
+    byKey,
+    entries,
+    words: new Set(entries.flatMap(({ words }) => words)),
+    longest: Math.max(0, ...entries.map(({ words }) => words.length)),
+  };
 }
 
 /** The words of a name as they are typed, in small letters. */
@@ -50,7 +58,7 @@ function unique<F extends NamedFood>(foods: F[], most: number): F[] {
 /** Foods whose name or alias holds every word asked for, the shortest names first. */
 export function foodsWithWords<F extends NamedFood>(index: FoodIndex<F>, text: string, most = 8): F[] {
   const wanted = foodWords(text);
-  if (wanted.length === 0) return [];
+  if (wanted.length === 0 || wanted.length > 2 * index.longest) return [];
   const hits = index.entries.filter(({ words }) =>
     wanted.every((want) => words.some((word) => word.startsWith(want))),
   );
@@ -64,7 +72,7 @@ export function foodsWithWords<F extends NamedFood>(index: FoodIndex<F>, text: s
 /** Foods whose name or alias has every word asked for as a whole word, the shortest names first: "ham" is no hamburger. */
 export function foodsOfKind<F extends NamedFood>(index: FoodIndex<F>, text: string, most = 8): F[] {
   const wanted = foodWords(text);
-  if (wanted.length === 0) return [];
+  if (wanted.length === 0 || wanted.length > 2 * index.longest) return [];
   const hits = index.entries.filter(({ words }) => wanted.every((want) => words.includes(want)));
   // "Ham, sliced cooked" is a ham before "Dry-cured ham" is.
   const leads = ({ food }: (typeof hits)[number]): number =>
@@ -97,9 +105,15 @@ function strokesOff(
 ): number | null {
   let sum = 0;
   for (const want of wanted) {
-    const near = want.length === 4 ? words.filter((word) => word.startsWith(want.charAt(0))) : words;
+    const allowed = known.has(want) ? 0 : slipsAllowed(want);
+    // Each letter too many or too few is a stroke of its own.
+    const near = words.filter(
+      (word) =>
+        Math.abs(word.length - want.length) <= allowed &&
+        (want.length !== 4 || word.startsWith(want.charAt(0))),
+    );
     const off = Math.min(...near.map((word) => strokes(want, word)));
-    if (off > (known.has(want) ? 0 : slipsAllowed(want))) return null;
+    if (off > allowed) return null;
     sum += off;
   }
   return sum;
@@ -116,7 +130,7 @@ function nearFoods<F extends NamedFood>(index: FoodIndex<F>, text: string): Near
   // As typed too, since a slip may look like another word's plural.
   const typed = typedWords(text);
   const plain = foodWords(text);
-  if (typed.length === 0) return [];
+  if (typed.length === 0 || typed.length > 2 * index.longest) return [];
   const scored: NearFood<F>[] = [];
   for (const { food, words, typed: name } of index.entries) {
     const off = [strokesOff(plain, words, index.words), strokesOff(typed, name, index.words)].filter(

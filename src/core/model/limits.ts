@@ -26,3 +26,9 @@ export const FURTHEST_CODE = 1_000_000;
 
 /** The longest note a package carries. */
 export const MOST_NOTE = 200;
+
+/** The longest line that is read, characters. */
+export const MAX_LINE_LENGTH = 2000;
+
+/** The largest table that is imported: rows, columns, and characters in a row that is read as a cook types it. */
+export const MAX_TABLE = { rows: 20_000, columns: 60, spokenLength: 500 } as const;

@@ -1,6 +1,7 @@
 import type { Food } from '../model/food';
 import { findFood, type FoodIndex, type NamedFood } from '../foods/findFood';
 import { isSoldFrozen } from '../foods/isSoldFrozen';
+import { MAX_LINE_LENGTH } from '../model/limits';
 import { isUnit } from '../units/readAmount';
 import { sayAmount } from '../units/sayAmount';
 import { QuickDraft } from './quickDraft';
@@ -185,6 +186,21 @@ function wholePrice({ line: { priceMinor }, priceFor }: QuickDraft, settled: Set
   return priceFor.unit === unit ? Math.round((priceMinor * amount) / priceFor.amount) : priceMinor;
 }
 
+const tooLong = (text: string): QuickReading => ({
+  text,
+  parts: [],
+  faults: [
+    {
+      from: 0,
+      to: text.length,
+      says: `This line has ${text.length} characters; ${MAX_LINE_LENGTH} can be read. Split it.`,
+      candidates: [],
+    },
+  ],
+  ownFood: null,
+  line: null,
+});
+
 /**
  * Reads one typed line, its parts in any order: the food, amount or counts, packs, form, wrap, price, place, printed date,
  * what happened and when, for or from whom. Never throws; what is not understood, and what may mean two things, comes
@@ -194,6 +210,7 @@ export function parseQuickLine<F extends NamedFood & Partial<Pick<Food, 'group' 
   text: string,
   vocabulary: QuickVocabulary<F>,
 ): QuickReading {
+  if (text.length > MAX_LINE_LENGTH) return tooLong(text);
   const like = readLike(text, vocabulary);
   const tokens = quickTokens(text).filter(({ from }) => !like || from < like.from || from >= like.to);
   const [first] = tokens;

@@ -4,6 +4,9 @@ import type { AmountUnit } from '../units/sayAmount';
 import type { Meaning, QuickFault, QuickPart, QuickVocabulary } from './quickLine';
 import type { QuickToken } from './quickTokens';
 
+/** The longest stretch that one date, day or person takes, characters. */
+const MAX_PHRASE_LENGTH = 80;
+
 /** How a count was said: a number alone, a dozen or "x12", pieces, vessels, the cubes of a tray. */
 export type CountKind = 'bare' | 'times' | 'piece' | 'vessel' | 'cubes';
 
@@ -83,10 +86,10 @@ export class QuickDraft {
     return this.isFood(index) ? undefined : this.tokens[index];
   }
 
-  /** The text from an offset up to the food's name or the end. */
+  /** The text from an offset up to the food's name or the end; more than a date or a name needs is not read again at each word. */
   textFrom(offset: number): string {
-    const end = this.tokens.find((token, at) => token.from >= offset && this.isFood(at))?.from;
-    return this.text.slice(offset, end);
+    const end = this.tokens.find((token, at) => token.from >= offset && this.isFood(at))?.from ?? Infinity;
+    return this.text.slice(offset, Math.min(end, offset + MAX_PHRASE_LENGTH));
   }
 
   /** Tokens up to the one that ends at or before an offset. */

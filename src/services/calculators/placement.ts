@@ -1,18 +1,9 @@
 import Joi from 'joi';
 import { ZONE_KINDS } from '@/core/model/drawing';
-import {
-  type PlacedFood,
-  type PlacingPackage,
-  type PlacingZone,
-  isExposed,
-  isFreezerZone,
-  isRaw,
-} from '@/core/placement/placing';
-import { hardFault } from '@/core/placement/hardRules';
-import { mayDrip } from '@/core/placement/neighbours';
-import { softScore } from '@/core/placement/softScore';
+import type { PlacingPackage, PlacingZone } from '@/core/placement/placing';
 import { foodNamed, ourHousehold, referenceOf } from '../household/household';
 import { Problem } from '../door/problem';
+import { heavy } from './heavy';
 import { solvePlacement } from './solvePlacement';
 import { plainText, validate } from '../door/validate';
 
@@ -124,53 +115,6 @@ const toZone = (zone: PlacementRequest['zones'][number]): PlacingZone => ({
   lifts: zone.lifts,
 });
 
-/** A move is worth telling from this gain on, in points. */
-const WORTH_MOVING = 15;
-const HARD_GAIN = 100;
-const MOST_MOVES = 10;
-
-/** Moves of what lies there already, each a suggestion with its gain. */
-function movesOf(zones: readonly PlacingZone[], contents: readonly PlacedFood[]) {
-  const moves = contents.flatMap(({ zone: from, food }) => {
-    const here = zones.find(({ id: zoneId }) => zoneId === from);
-    if (!here) return [];
-    const one: PlacingPackage = {
-      id: '',
-      food,
-      state: isFreezerZone(here) ? 'frozen' : 'chilled',
-      litres: 0,
-      rigidMm: null,
-      daysLeft: null,
-      takesPerWeek: 0,
-    };
-    const others = contents.filter((other) => other.food !== food || other.zone !== from);
-    const drips = (zone: PlacingZone): boolean =>
-      others.some((other) => {
-        const there = zones.find(({ id: zoneId }) => zoneId === other.zone);
-        if (!there) return false;
-        return (
-          (isRaw(food) && isExposed(other.food) && mayDrip(zone, there)) ||
-          (isExposed(food) && isRaw(other.food) && mayDrip(there, zone))
-        );
-      });
-    const fault =
-      hardFault(one, here) ??
-      (drips(here) ? { says: 'raw juice could reach food that is eaten as it is' } : null);
-    const now = softScore(one, here, zones, others).points - (fault ? HARD_GAIN : 0);
-    const [best] = zones
-      .filter((zone) => zone.id !== from && hardFault(one, zone) === null && !drips(zone))
-      .map((zone) => ({ zone, score: softScore(one, zone, zones, others) }))
-      .sort((a, b) => b.score.points - a.score.points);
-    const gain = best ? best.score.points - now : 0;
-    if (!best || gain < WORTH_MOVING) return [];
-    const why = fault ? fault.says : best.score.reasons.join('; ');
-    return [
-      { food: food.id, from, to: best.zone.id, gain: Number(gain.toFixed(1)), says: `${food.name}: ${why}` },
-    ];
-  });
-  return moves.sort((a, b) => b.gain - a.gain).slice(0, MOST_MOVES);
-}
-
 /** POST /api/v1/estimates/placement: a place for each package of a haul, all at once. @throws Problem */
 export async function estimatePlacement(body: unknown) {
   const request = validate<PlacementRequest>(placementSchema, body);
@@ -211,6 +155,6 @@ export async function estimatePlacement(body: unknown) {
       reasons: score.reasons,
     })),
     refused: solved.refused.map(({ package: found, ...refusal }) => ({ id: found.id, ...refusal })),
-    moves: movesOf(zones, contents),
+    moves: contents.length === 0 ? [] : await heavy('placementMoves', zones, contents),
   };
 }

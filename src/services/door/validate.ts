@@ -68,17 +68,27 @@ export function validateQuery<Value>(schema: Joi.ObjectSchema, params: URLSearch
   return validate<Value>(schema, Object.fromEntries(told), true);
 }
 
+const SHORT_ITEMS = 2_000;
+
+/** Whether a value has so few parts that all its faults can be told. */
+function isShort(value: unknown): boolean {
+  let left = SHORT_ITEMS;
+  const count = (part: unknown): boolean =>
+    --left > 0 && (typeof part !== 'object' || part === null || Object.values(part).every(count));
+  return count(value);
+}
+
 /**
  * Checks a value against a schema; unknown keys are refused.
  *
  * @throws Problem 400 with a path and a message for every fault
  */
 export function validate<Value>(schema: Joi.Schema, value: unknown, convert = false): Value {
-  const result = schema.validate(value, {
-    abortEarly: false,
-    convert,
-    errors: { wrap: { label: '“' } },
-  });
+  const check = (abortEarly: boolean) =>
+    schema.validate(value, { abortEarly, convert, errors: { wrap: { label: '“' } } });
+  const first = check(true);
+  // All that is wrong is told of what is short; of thousands of lines the first fault is enough.
+  const result = first.error && isShort(value) ? check(false) : first;
   if (!result.error) return result.value as Value;
   const fields = result.error.details.slice(0, 20).map(({ path, message }) => ({
     path: path.join('.').slice(0, 120),

@@ -183,11 +183,11 @@ async function prepared(
  *
  * @throws Problem 400, 403, 413, 422; nothing was begun then
  */
-export async function beginRun(bytes: Buffer, ask: FileAsk): Promise<{ id: string }> {
+export async function beginRun(bytes: Buffer, ask: FileAsk, cancelled: AbortSignal): Promise<{ id: string }> {
   const visitor = await mustBe('cook');
   const household = await ourHousehold();
   const teller = { member: visitor.member, person: null };
-  const { total, bring } = await prepared(await openFile(bytes, ask), ask, household, teller);
+  const { total, bring } = await prepared(await openFile(bytes, ask, cancelled), ask, household, teller);
   const id = newUuid();
   await addRun(sql(), household.id, { id, what: ask.name || 'a file', total, at: now() });
   void work(id, (tell) => inHousehold(household.id, () => bring(id, tell)));

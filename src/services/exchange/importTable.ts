@@ -11,6 +11,7 @@ import type { Household } from '@/store/households';
 import { readKitchen } from '@/store/kitchens';
 import { toApiLine } from '../door/apiLine';
 import { now } from '../door/clock';
+import { inTurns } from '../door/inTurns';
 import { loadWorld } from '../door/loadWorld';
 import { Problem } from '../door/problem';
 import { lineSchema } from '../door/schemas/line';
@@ -37,10 +38,6 @@ export interface TableReading {
   same: number;
   faults: RowFault[];
 }
-
-/** So many rows are read before others have a turn. */
-const ROWS_A_TURN = 200;
-const breathe = (): Promise<void> => new Promise((wake) => setImmediate(wake));
 
 /** A line as it would be stored; by the same rules, in the same order, as when it is. @throws Refusal or Problem */
 async function lineJudge(household: Household): Promise<(line: IntakeLine) => Package | undefined> {
@@ -85,9 +82,13 @@ function admitted(
 /**
  * Reads every row of a table as what it would bring, and stores nothing.
  *
- * @param chosen what the columns tell, where the cook said so; else by their names
+ * @param chosen what the columns tell, where the cook said so; else by their names @param cancelled whoever sent it went away
  */
-export async function readRows(table: FoundTable, chosen: Mapping | null): Promise<TableReading> {
+export async function readRows(
+  table: FoundTable,
+  chosen: Mapping | null,
+  cancelled?: AbortSignal,
+): Promise<TableReading> {
   const mapping = chosen ?? mapColumns(table.columns);
   const known = await readVocabulary();
   const vocabulary = { ...known, foods: indexFoods(known.foods) };
@@ -97,15 +98,14 @@ export async function readRows(table: FoundTable, chosen: Mapping | null): Promi
   const lines: TableReading['lines'] = [];
   const faults: RowFault[] = [];
   let same = 0;
-  for (const [nth, cells] of table.rows.entries()) {
-    if (nth % ROWS_A_TURN === ROWS_A_TURN - 1) await breathe();
+  const readRow = ([nth, cells]: [number, string[]]): void => {
     const row = table.numbers[nth] ?? 0;
     const told = toldIn(cells, mapping);
     try {
       const stands = standsHere(told, cells);
       if (stands === 'same') {
         same += 1;
-        continue;
+        return;
       }
       const { code: _code, ...uncoded } = told;
       const read = rowLine(stands === 'uncoded' ? uncoded : told, vocabulary);
@@ -116,7 +116,8 @@ export async function readRows(table: FoundTable, chosen: Mapping | null): Promi
       else if (error instanceof Problem) faults.push({ row, says: error.message });
       else throw error;
     }
-  }
+  };
+  await inTurns(table.rows.entries(), readRow, cancelled);
   return { mapping, lines, same, faults };
 }
 

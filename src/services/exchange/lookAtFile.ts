@@ -62,9 +62,9 @@ async function lookAtList(
 }
 
 /** Looks at a file and stores nothing. @throws Problem 400, 403, 413, 422 */
-export async function lookAtFile(bytes: Buffer, ask: FileAsk): Promise<FileLook> {
+export async function lookAtFile(bytes: Buffer, ask: FileAsk, cancelled: AbortSignal): Promise<FileLook> {
   await mustBe('cook');
-  const file = await openFile(bytes, ask);
+  const file = await openFile(bytes, ask, cancelled);
   if (file.kind === 'household') {
     const { document } = file;
     return {

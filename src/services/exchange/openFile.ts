@@ -51,14 +51,10 @@ const isDocument = (bytes: Buffer): boolean =>
   );
 
 /** Opens a file and stores nothing. @throws Problem 400, 413 */
-export async function openFile(bytes: Buffer, ask: FileAsk): Promise<OpenedFile> {
-  if (isDocument(bytes))
-    return {
-      kind: 'household',
-      document: await readDocument(bytes.toString('utf8').replace(/^\ufeff/, '')),
-    };
-  const table = await readTable(bytes);
+export async function openFile(bytes: Buffer, ask: FileAsk, cancelled: AbortSignal): Promise<OpenedFile> {
+  if (isDocument(bytes)) return { kind: 'household', document: await readDocument(bytes, cancelled) };
+  const table = await readTable(bytes, cancelled);
   const name = tableOf(table.columns);
   if (name !== null && name !== 'stock') return { kind: 'things', table, name };
-  return { kind: 'table', table, reading: await readRows(table, mappingOf(ask.columns)) };
+  return { kind: 'table', table, reading: await readRows(table, mappingOf(ask.columns), cancelled) };
 }

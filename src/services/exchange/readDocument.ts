@@ -1,46 +1,44 @@
-import { readFile } from 'node:fs/promises';
-import path from 'node:path';
-import Ajv, { type ValidateFunction } from 'ajv';
+import Joi from 'joi';
 import { type SectionRow, SECTIONS } from '@/store/sections';
+import { readInWorker } from '../calculators/heavy';
 import { Problem } from '../door/problem';
+import { HOUSEHOLD_WORDS } from '../door/schemas/household';
+import { validate } from '../door/validate';
 import type { DocumentHousehold } from './document';
 
 /** A document that passed its schema. */
 export type HouseholdDocument = { household: DocumentHousehold } & Record<string, SectionRow[]>;
 
-const SCHEMA = path.join(process.cwd(), 'data', 'formats', 'household.schema.json');
-const MOST_FAULTS = 50;
-let schema: Promise<ValidateFunction> | null = null;
+/** What a household is called, as strictly as when it is typed. */
+const WORDS = Joi.object({
+  household: Joi.object({
+    name: HOUSEHOLD_WORDS.name.required(),
+    time_zone: HOUSEHOLD_WORDS.timeZone.required(),
+    currency: HOUSEHOLD_WORDS.currency.required(),
+    people: HOUSEHOLD_WORDS.people.required(),
+  }).unknown(),
+}).unknown();
 
-/** The published schema, ready to check with. */
-const schemaOf = (): Promise<ValidateFunction> =>
-  (schema ??= readFile(SCHEMA, 'utf8').then((text) =>
-    new Ajv({ allErrors: false, strict: false, allowUnionTypes: true }).compile(JSON.parse(text) as object),
-  ));
+const notOurs = (place: string, fault: string): Problem =>
+  new Problem(400, 'invalid', `This isn’t a household of Orderly Frost: ${place || 'the document'} ${fault}.`, {
+    fields: [{ path: place.slice(0, 120), message: fault }],
+  });
 
-/** Reads a document. @throws Problem 400 with where it is wrong */
-export async function readDocument(text: string): Promise<HouseholdDocument> {
-  let told: unknown;
-  try {
-    told = JSON.parse(text);
-  } catch {
-    throw new Problem(400, 'invalid', 'That is no JSON document, or not a whole one.');
-  }
-  const { version } = (told ?? {}) as { version?: unknown };
-  if (typeof version === 'number' && version > 1)
-    throw new Problem(400, 'newer', 'That document comes from a newer Orderly Frost. Update this one first.');
-  const check = await schemaOf();
-  if (check(told)) return told as HouseholdDocument;
-  const fields = (check.errors ?? []).slice(0, MOST_FAULTS).map(({ instancePath, message = 'is wrong' }) => ({
-    path: instancePath.slice(1).replaceAll('/', '.').slice(0, 120),
-    message,
-  }));
-  throw new Problem(
-    400,
-    'invalid',
-    `That is no household of Orderly Frost: ${fields[0]?.path || 'the document'} ${fields[0]?.message}.`,
-    { fields },
-  );
+/**
+ * Reads a household’s document in a worker.
+ *
+ * @param cancelled whoever sent it went away
+ * @throws Problem 400 with where it is wrong
+ */
+export async function readDocument(
+  bytes: Uint8Array,
+  cancelled?: AbortSignal,
+): Promise<HouseholdDocument> {
+  const read = await readInWorker('householdJson', [bytes], cancelled);
+  if ('fault' in read) throw notOurs(read.place, read.fault);
+  const { household, ...sections } = read.document as HouseholdDocument;
+  validate(WORDS, { household });
+  return { ...sections, household } as HouseholdDocument;
 }
 
 /** How many rows a document has, to tell how far it is. */

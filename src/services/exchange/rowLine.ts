@@ -3,7 +3,7 @@ import { isCalendarDate } from '@/core/calendar/calendarDate';
 import { codeNumber } from '@/core/labels/codeNumber';
 import { FORMS, type IntakeLine } from '@/core/model/intakeLine';
 import { type HistoryEvent, PRINTED_KINDS, type PrintedDate, STARTS, WRAPS } from '@/core/model/history';
-import { FURTHEST_CODE, MOST_NOTE } from '@/core/model/limits';
+import { FURTHEST_CODE, MAX_TABLE, MOST_NOTE } from '@/core/model/limits';
 import { parseQuickLine } from '@/core/quickline/parseQuickLine';
 import type { QuickVocabulary } from '@/core/quickline/quickLine';
 import type { ColumnMeaning, Mapping } from './mapColumns';
@@ -170,7 +170,10 @@ export function rowLine(told: Told, vocabulary: QuickVocabulary): RowLine {
   // Read as words, it would forget what happened to it.
   if (told.history?.startsWith('[{'))
     return fault('Its dates are not as stock.csv writes them, like 2026-10-28: a spreadsheet changed them.');
-  const { line, faults } = parseQuickLine(spoken(told), vocabulary);
+  const words = spoken(told);
+  if (words.length > MAX_TABLE.spokenLength)
+    return fault(`Its cells have ${words.length} characters; ${MAX_TABLE.spokenLength} can be read.`);
+  const { line, faults } = parseQuickLine(words, vocabulary);
   if (!line) {
     const [first] = faults;
     const like = first?.candidates.slice(0, 3).join(', ') ?? '';

@@ -6,7 +6,9 @@ import { now } from '../door/clock';
 import { foodNamed, ourHousehold, outageClassOf, referenceOf } from '../household/household';
 import { doors, seenSchema } from '../door/schemas/cut';
 import { type RawSeen, toSeen } from './seenNames';
-import { instantSchema, validate } from '../door/validate';
+import { readingsSchema } from '../door/schemas/readings';
+import { validateInTurns } from '../door/validateInTurns';
+import { instantSchema } from '../door/validate';
 
 const applianceSchema = Joi.object({
   id: Joi.string().min(1).max(64).required(),
@@ -15,31 +17,27 @@ const applianceSchema = Joi.object({
   from: instantSchema.required(),
   until: instantSchema.allow(null).default(null).description('null while the cut lasts'),
   doors,
-  readings: Joi.array()
-    .items(Joi.object({ at: instantSchema.required(), c: Joi.number().min(-60).max(60).required() }))
-    .max(1000)
-    .default([]),
+  readings: readingsSchema(1000, [-60, 60]).default([]),
   telltale: Joi.string()
     .valid(...TELLTALES)
     .default('none'),
 });
 
+const MAX_ITEMS = 5000;
+
+const itemSchema = Joi.object({
+  id: Joi.string().min(1).max(64).required(),
+  food: Joi.string().trim().min(1).max(120).required(),
+  appliance: Joi.string().min(1).max(64).required(),
+  opened: Joi.boolean().default(false),
+  seen: seenSchema.default({}),
+  cannot_check: Joi.boolean().default(false),
+});
+
 export const outageSchema = Joi.object({
   now: instantSchema.optional(),
   appliances: Joi.array().items(applianceSchema).min(1).max(50).unique('id').required(),
-  items: Joi.array()
-    .items(
-      Joi.object({
-        id: Joi.string().min(1).max(64).required(),
-        food: Joi.string().trim().min(1).max(120).required(),
-        appliance: Joi.string().min(1).max(64).required(),
-        opened: Joi.boolean().default(false),
-        seen: seenSchema.default({}),
-        cannot_check: Joi.boolean().default(false),
-      }),
-    )
-    .max(5000)
-    .required(),
+  items: Joi.array().items(itemSchema).max(MAX_ITEMS).required(),
 }).meta({ className: 'OutageRequest' });
 
 interface OutageRequest {
@@ -50,7 +48,10 @@ interface OutageRequest {
 
 /** POST /api/v1/judge/outage. @throws Problem or Refusal */
 export async function judgeOutageRequest(body: unknown): Promise<{ verdicts: ItemVerdict[] }> {
-  const request = validate<OutageRequest>(outageSchema, body);
+  const request = await validateInTurns<OutageRequest, 'items'>(outageSchema, body, 'items', {
+    item: itemSchema,
+    most: MAX_ITEMS,
+  });
   const household = await ourHousehold();
   const reference = await referenceOf(household);
   const items = request.items.map((item) => {

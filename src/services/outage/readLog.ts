@@ -1,18 +1,8 @@
-import { parse } from 'csv-parse/sync';
 import Joi from 'joi';
-import { instantInZone } from '@/core/calendar/instantInZone';
-import type { Reading } from '@/core/model/cut';
+import type { BadLine, LogReadings } from '@/workers/logReadings';
+import { readInWorker } from '../calculators/heavy';
 import { validate } from '../door/validate';
 import { viewContext } from '../household/context';
-
-/** What a log may be called by where it is from, in small letters. */
-const COLUMNS = {
-  time: ['time', 'at', 'date', 'datetime', 'date time', 'timestamp'],
-  celsius: ['celsius', 'c', '°c', 'temperature', 'temperature_c', 'temp'],
-  fahrenheit: ['fahrenheit', 'f', '°f', 'temperature_f'],
-  compartment: ['compartment', 'appliance', 'place', 'name'],
-} as const;
-type Column = keyof typeof COLUMNS;
 
 export const logTextSchema = Joi.object({
   csv: Joi.string()
@@ -25,121 +15,26 @@ export const logTextSchema = Joi.object({
 
 /** What was read of a log before it is put in. */
 export interface LogRead {
-  parts: {
-    /** As the log calls it. */
-    name: string;
-    /** The compartment of that name; `null`: there is none, one has to be chosen. */
-    part: string | null;
-    readings: Reading[];
-  }[];
-  /** Lines that say nothing, with why. */
-  bad: { line: number; text: string; says: string }[];
-}
-
-const MOST_BAD = 200;
-
-/** An instant as a log writes it: with its zone, or in the household's; `null`: it is none. */
-function readTime(text: string, timeZone: string, dateOrder: 'dmy' | 'mdy'): string | null {
-  const plain = text.trim();
-  const zoned = /^\d{4}-\d\d-\d\d[T ]\d\d:\d\d(:\d\d(\.\d+)?)?\s?(Z|[+-]\d\d:?\d\d)$/.test(plain);
-  if (zoned) {
-    const ms = Date.parse(plain.replace(' ', 'T').replace(/\s/, ''));
-    return Number.isNaN(ms) ? null : new Date(ms).toISOString();
-  }
-  const found =
-    /^(?:(\d{4})-(\d\d)-(\d\d)|(\d{1,2})[./](\d{1,2})[./](\d{4}))[T ,]+(\d{1,2}):(\d\d)(?::(\d\d))?$/.exec(
-      plain,
-    );
-  if (!found) return null;
-  const [, y, m, d, first = '', second = '', year, hour = '', minute = '', seconds = '0'] = found;
-  const [day, month] = dateOrder === 'mdy' ? [second, first] : [first, second];
-  const two = (figure: string): string => figure.padStart(2, '0');
-  const date = y ? `${y}-${m}-${d}` : `${year}-${two(month)}-${two(day)}`;
-  const isDate = !Number.isNaN(Date.parse(`${date}T00:00:00Z`)) && Number(hour) < 24 && Number(minute) < 60;
-  if (!isDate) return null;
-  const instant = instantInZone(date, `${two(hour)}:${minute}`, timeZone);
-  return new Date(Date.parse(instant) + Number(seconds) * 1000).toISOString();
-}
-
-function readDegrees(text: string, fahrenheit: boolean): number | null {
-  const plain = text.trim().replace('−', '-').replace(',', '.');
-  if (!/^[+-]?\d{1,3}(\.\d+)?$/.test(plain)) return null;
-  const told = Number(plain);
-  const celsius = fahrenheit ? ((told - 32) * 5) / 9 : told;
-  return celsius < -60 || celsius > 120 ? null : Math.round(celsius * 100) / 100;
-}
-
-/** The separator that the first line is made of. */
-function separatorOf(csv: string): string {
-  const [first = ''] = csv.split(/\r?\n/, 1);
-  const counts = [',', ';', '\t'].map((one) => [one, first.split(one).length] as const);
-  return counts.sort((a, b) => b[1] - a[1])[0]?.[0] ?? ',';
+  /** By what the log calls it; `part`: the compartment of that name, `null`: there is none, one has to be chosen. */
+  parts: (LogReadings['parts'][number] & { part: string | null })[];
+  bad: BadLine[];
 }
 
 /**
  * Reads a thermometer's log: what is in it by compartment, and which of its lines say nothing. Nothing is kept by it.
  *
- * @throws Problem 400 for what is no table with a time and a temperature
+ * @throws Problem 400
  */
 export async function readLog(body: unknown): Promise<LogRead> {
   const { csv } = validate<{ csv: string }>(logTextSchema, body);
   const { household, kitchen } = await viewContext();
   const { dateOrder } = household.settings;
-  const rows = parse(csv, {
-    bom: true,
-    delimiter: separatorOf(csv.replace(/^\uFEFF/, '')),
-    relax_column_count: true,
-    relax_quotes: true,
-    skip_empty_lines: true,
-    info: true,
-  }) as unknown as { record: string[]; info: { lines: number } }[];
-  const header = (rows[0]?.record ?? []).map((name) => name.trim().toLowerCase());
-  const at = (column: Column): number =>
-    header.findIndex((name) => (COLUMNS[column] as readonly string[]).includes(name));
-  const [timeAt, celsiusAt, fahrenheitAt, compartmentAt] = [
-    at('time'),
-    at('celsius'),
-    at('fahrenheit'),
-    at('compartment'),
-  ];
-  const degreesAt = celsiusAt >= 0 ? celsiusAt : fahrenheitAt;
-  const bad: LogRead['bad'] = [];
-  if (timeAt < 0 || degreesAt < 0)
-    return {
-      parts: [],
-      bad: [
-        {
-          line: 1,
-          text: header.join(', '),
-          says: 'The first line names the columns: “time”, and “celsius” or “fahrenheit”.',
-        },
-      ],
-    };
-  const byName = new Map<string, Reading[]>();
-  for (const { record, info } of rows.slice(1)) {
-    const time = readTime(record[timeAt] ?? '', household.timeZone, dateOrder);
-    const c = readDegrees(record[degreesAt] ?? '', celsiusAt < 0);
-    const says = [
-      ...(time === null ? ['its time cannot be read'] : []),
-      ...(c === null ? ['its temperature cannot be read'] : []),
-    ];
-    if (time === null || c === null) {
-      bad.push({ line: info.lines, text: record.join(', ').slice(0, 120), says: `${says.join(', ')}.` });
-      continue;
-    }
-    const name = (compartmentAt < 0 ? '' : (record[compartmentAt] ?? '')).trim();
-    const its = byName.get(name);
-    if (its) its.push({ at: time, c });
-    else byName.set(name, [{ at: time, c }]);
-  }
+  const { parts, bad } = await readInWorker('logReadings', [csv, household.timeZone, dateOrder]);
   const partOf = (name: string): string | null => {
     const plain = name.toLowerCase();
     return (
       kitchen.compartments.find(({ called, id }) => id === name || called.toLowerCase() === plain)?.id ?? null
     );
   };
-  return {
-    parts: [...byName].map(([name, readings]) => ({ name, part: partOf(name), readings })),
-    bad: bad.slice(0, MOST_BAD),
-  };
+  return { parts: parts.map((one) => ({ ...one, part: partOf(one.name) })), bad };
 }

@@ -1,7 +1,7 @@
-import path from 'node:path';
 import PDFDocument from 'pdfkit';
 import { retell } from '@/core/units/retell';
 import type { Wording } from '@/core/units/wording';
+import { plainFont } from './plainFont';
 
 /** Points of a millimetre. */
 export const MM = 72 / 25.4;
@@ -57,7 +57,7 @@ export function beginPaper(
   const page = { size: [sizeMm[0] * MM, sizeMm[1] * MM] as [number, number], margin: 0 };
   const document = new PDFDocument({ ...page, autoFirstPage: false, info: { Title: title } });
   for (const [name, file] of Object.entries(FONTS)) {
-    document.registerFont(name, path.join(process.cwd(), 'node_modules', file));
+    document.registerFont(name, plainFont(file));
   }
   const setFont = document.font.bind(document);
   let font = 'text';

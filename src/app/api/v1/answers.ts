@@ -150,16 +150,15 @@ const MOST_FILE_BYTES = 200_000_000;
 /** An address that a file is sent to, as its bytes, with what to do with it in the query. */
 export const takesFile = <Query>(
   schema: Joi.ObjectSchema,
-  work: (bytes: Buffer, query: Query) => Promise<unknown>,
+  work: (bytes: Buffer, query: Query, cancelled: AbortSignal) => Promise<unknown>,
 ): Methods =>
   only('POST', (request) =>
     respond(async () => {
       await enter(['cook']);
       const query = queryOf<Query>(request, schema);
       const tooLarge = new Problem(413, 'too-large', 'That file is larger than 200 megabytes.');
-      return Response.json(await work(await readBytes(request, MOST_FILE_BYTES, tooLarge), query), {
-        headers: HEADERS,
-      });
+      const bytes = await readBytes(request, MOST_FILE_BYTES, tooLarge);
+      return Response.json(await work(bytes, query, request.signal), { headers: HEADERS });
     }),
   );
 

@@ -1,6 +1,7 @@
 import Joi from 'joi';
 import { addLogCommand, type ToldLog } from '@/core/ledger/outage/addLog';
 import { atDoor } from '../../atDoor';
+import { readingsSchema } from '../../schemas/readings';
 import { uuid } from '../../schemas/words';
 import { instantSchema } from '../../validate';
 
@@ -11,10 +12,8 @@ export const addLogDoor = atDoor(
   addLogCommand,
   {
     part: uuid.required().description('the compartment that the thermometer stays in'),
-    readings: Joi.array()
-      .items(Joi.object({ at: instantSchema.required(), c: Joi.number().min(-60).max(120).required() }))
+    readings: readingsSchema(MOST_READINGS, [-60, 120])
       .min(1)
-      .max(MOST_READINGS)
       .required()
       .description('its log, °C in the air; in any order'),
     battery: Joi.number().min(0).max(1).allow(null).default(null).description('share that is left'),
