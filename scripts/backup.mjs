@@ -38,7 +38,11 @@ if (!(await confirmed())) {
 await ensureModules();
 const { openDatabase } = await import('./mariadb.mjs');
 const database = await openDatabase();
-process.exitCode = await run(process.execPath, ['--import', 'tsx', 'scripts/backup.ts', verb, file], {
-  env: { ...process.env, DATABASE_URL: database.url },
-});
+process.exitCode = await run(
+  process.execPath,
+  ['--import', 'tsx', 'scripts/backup.ts', verb, file, ...rest.filter((word) => word === '--before-0.14')],
+  {
+    env: { ...process.env, DATABASE_URL: database.url },
+  },
+);
 await database.close();

@@ -1,20 +1,21 @@
 /** Told by scripts/backup.mjs and start.mjs: `back-up FILE`, `restore FILE` or `nightly FOLDER`, over DATABASE_URL. */
 import { mkdirSync } from 'node:fs';
-import { backUp, backUpTonight, checkBackup, restore } from './backups';
+import { backUp, backUpTonight } from './backups/backUp';
+import { restore } from './backups/restore';
 import { say, sayPlainly } from './machine.mjs';
 
-const [, , verb, place = ''] = process.argv;
+const [, , verb, place = '', ...rest] = process.argv;
 const url = process.env.DATABASE_URL ?? '';
 
 async function run(): Promise<void> {
   switch (verb) {
     case 'back-up':
-      await backUp(url, place);
-      say(`${place}: ${await checkBackup(url, place)} packages, restored on trial and whole.`);
+      say(`${place}: ${await backUp(url, place)} packages, restored on trial and whole.`);
       return;
     case 'restore':
-      await restore(url, place);
-      say(`${place} is the store now. What was there before is kept until the next restore.`);
+      say(
+        `Restored: ${(await restore(url, place, rest.includes('--before-0.14'))).join(', ')}. What was there before is kept until the next restore.`,
+      );
       return;
     case 'nightly':
       mkdirSync(place, { recursive: true });

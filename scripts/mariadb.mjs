@@ -154,6 +154,10 @@ async function launch(folder) {
       `CREATE DATABASE IF NOT EXISTS ${DATABASE} CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci;`,
       `CREATE USER IF NOT EXISTS 'orderly'@'127.0.0.1' IDENTIFIED BY '${secret}';`,
       `GRANT ALL PRIVILEGES ON \`orderly\\_frost%\`.* TO 'orderly'@'127.0.0.1';`,
+      // A backup is loaded by somebody who may fill the trial database and nothing else.
+      `CREATE USER IF NOT EXISTS 'orderly_loader'@'127.0.0.1' IDENTIFIED BY '${secret}';`,
+      `GRANT ALL PRIVILEGES ON \`orderly\\_frost\\_check\`.* TO 'orderly_loader'@'127.0.0.1';`,
+      `GRANT ALL PRIVILEGES ON \`orderly\\_frost\\_restored\`.* TO 'orderly_loader'@'127.0.0.1';`,
       '',
     ].join('\n'),
     { mode: 0o600 },

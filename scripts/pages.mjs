@@ -10,6 +10,7 @@ const MINUTE_MS = 60_000;
 const DECIDES = [
   'host',
   'cookie',
+  'x-orderly-frost-household',
   'accept-language',
   'x-orderly-frost-phone',
   'rsc',
@@ -18,6 +19,9 @@ const DECIDES = [
   'next-router-prefetch',
   'next-router-segment-prefetch',
 ];
+
+/** By this a phone knows whose page it keeps (src/workers/whose.ts). */
+const WHOSE = 'x-orderly-frost-whose';
 
 const pages = new LRUCache({
   maxSize: MOST_BYTES,
@@ -40,8 +44,8 @@ async function standing(cookie) {
   }
 }
 
-function keyOf({ url, headers }, stands) {
-  return JSON.stringify([stands, url, ...DECIDES.map((name) => headers[name] ?? '')]);
+function keyOf({ url, headers }, { text }) {
+  return JSON.stringify([text, url, ...DECIDES.map((name) => headers[name] ?? '')]);
 }
 
 const NONCE = /'nonce-([^']+)'/;
@@ -99,6 +103,7 @@ function listen(key, response) {
 export async function answerPage(request, response, make) {
   const stands = isPage(request) ? await standing(request.headers.cookie ?? '') : null;
   if (stands === null) return make(request, response);
+  response.setHeader(WHOSE, stands.whose);
   const key = keyOf(request, stands);
   const kept = pages.get(key);
   if (kept) return sendAgain(kept, response);

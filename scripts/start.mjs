@@ -72,12 +72,14 @@ const ended = (child) =>
 /** Starts the server again whenever it ends by itself: at once, then later each time, at most five times in ten minutes. */
 async function keepServing(server, again) {
   const restarts = [];
-  for (let child = server; ; ) {
+  for (let child = server; ;) {
     await ended(child);
     if (stopping) return;
     const recent = restarts.filter((at) => Date.now() - at < RESTARTS_WITHIN_MS);
     if (recent.length === MAX_RESTARTS) {
-      console.error(`The server ended ${MAX_RESTARTS + 1} times in ten minutes. Look at the lines above, then start again.`);
+      console.error(
+        `The server ended ${MAX_RESTARTS + 1} times in ten minutes. Look at the lines above, then start again.`,
+      );
       return stop(1);
     }
     const seconds = recent.length === 0 ? 0 : 2 ** recent.length;

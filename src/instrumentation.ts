@@ -5,7 +5,7 @@ export async function register(): Promise<void> {
   const { gate } = await import('./services/keys/gate');
   const { countRequests } = await import('./services/keys/countRequests');
   const shared = globalThis as typeof globalThis & {
-    orderlyFrostStanding?: (cookie: string) => Promise<string>;
+    orderlyFrostStanding?: (cookie: string) => Promise<{ text: string; whose: string }>;
     orderlyFrostGate?: (address: string, cookie: string) => Promise<string | null>;
     orderlyFrostCount?: (address: string, count: number, most: number) => Promise<number>;
   };

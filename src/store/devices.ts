@@ -17,6 +17,8 @@ export interface SignedIn {
   member: string;
   name: string;
   seenAt: string;
+  /** When the password was last given on this device; `null`: never. */
+  provedAt: string | null;
   memberships: { householdId: number; role: Role }[];
 }
 
@@ -27,10 +29,12 @@ export async function readSignedIn(sql: Sql, digest: string, now: string): Promi
     member: string;
     name: string;
     seen_at: string;
+    proved_at: string | null;
     household_id: number | null;
     role: Role;
   }>(
-    `SELECT device.id AS device, member.id AS member, member.name, device.seen_at, membership.household_id, membership.role
+    `SELECT device.id AS device, member.id AS member, member.name, device.seen_at, device.proved_at,
+            membership.household_id, membership.role
        FROM device
        JOIN member ON member.id = device.member_id
        LEFT JOIN membership ON membership.member_id = member.id
@@ -51,6 +55,7 @@ export async function readSignedIn(sql: Sql, digest: string, now: string): Promi
     member: first.member,
     name: first.name,
     seenAt: fromSqlInstant(first.seen_at),
+    provedAt: first.proved_at === null ? null : fromSqlInstant(first.proved_at),
     memberships: rows.flatMap(({ household_id: householdId, role }) =>
       householdId === null ? [] : [{ householdId, role }],
     ),
@@ -59,11 +64,11 @@ export async function readSignedIn(sql: Sql, digest: string, now: string): Promi
 
 export async function addDevice(
   sql: Sql,
-  device: Omit<Device, 'seenAt'> & { digest: string; endsAt: string },
+  device: Omit<Device, 'seenAt'> & { digest: string; endsAt: string; proved: boolean },
 ): Promise<void> {
   await sql.run(
-    `INSERT INTO device (id, member_id, token_digest, name, made_at, seen_at, ends_at)
-     VALUES (:id, :member, :digest, :name, :madeAt, :madeAt, :endsAt)`,
+    `INSERT INTO device (id, member_id, token_digest, name, made_at, seen_at, ends_at, proved_at)
+     VALUES (:id, :member, :digest, :name, :madeAt, :madeAt, :endsAt, IF(:proved, :madeAt, NULL))`,
     { ...device, madeAt: toSqlInstant(device.madeAt), endsAt: toSqlInstant(device.endsAt) },
   );
 }
@@ -79,6 +84,11 @@ export async function seeDevice(
     seenAt: toSqlInstant(seenAt),
     endsAt: toSqlInstant(endsAt),
   });
+}
+
+/** Says that a device's member gave her password on it. */
+export async function proveDevice(sql: Sql, id: string, at: string): Promise<void> {
+  await sql.run(`UPDATE device SET proved_at = :at WHERE id = :id`, { id, at: toSqlInstant(at) });
 }
 
 /** Devices by which members come into a household, the latest first. */
@@ -97,8 +107,7 @@ export async function readDevices(sql: Sql, householdId: number, now: string): P
       WHERE membership.household_id = :householdId
         AND device_out.device_id IS NULL
         AND device.ends_at > :now
-      ORDER BY device.seen_at DESC, device.id
-      LIMIT 200`,
+      ORDER BY device.seen_at DESC, device.id`,
     { householdId, now: toSqlInstant(now) },
   );
   return rows.map(({ made_at, seen_at, ...row }) => ({
@@ -133,12 +142,16 @@ export async function shutOut(sql: Sql, id: string, householdId: number): Promis
   );
 }
 
-/** Lets a device into a household again that had put it out. */
-export async function letIn(sql: Sql, id: string, householdId: number): Promise<void> {
-  await sql.run(`DELETE FROM device_out WHERE device_id = :id AND household_id = :householdId`, {
-    id,
-    householdId,
-  });
+/** Lets a device into a household again that had put it out. @returns false when it had not */
+export async function letIn(sql: Sql, id: string, householdId: number): Promise<boolean> {
+  const { affectedRows } = await sql.run(
+    `DELETE FROM device_out WHERE device_id = :id AND household_id = :householdId`,
+    {
+      id,
+      householdId,
+    },
+  );
+  return affectedRows > 0;
 }
 
 /** Puts every device of a member out but one. */

@@ -15,6 +15,9 @@ export interface Membership {
   name: string;
   role: Role;
   hasPassword: boolean;
+  hasSecondFactor: boolean;
+  /** Her calendar has an address. */
+  hasCalendar: boolean;
 }
 
 export async function addMember(sql: Sql, member: Member & { madeAt: string }): Promise<void> {
@@ -33,6 +36,15 @@ export async function readMemberCalled(sql: Sql, name: string): Promise<Member |
 
 export async function putSecret(sql: Sql, id: string, secret: string): Promise<void> {
   await sql.run(`UPDATE member SET secret = :secret WHERE id = :id`, { id, secret });
+}
+
+/** What a name is to the database, which compares it so: case, accents, width and what cannot be seen do not matter. */
+export async function nameWeight(sql: Sql, name: string): Promise<string> {
+  const [row] = await sql.rows<{ weight: string }>(
+    `SELECT HEX(WEIGHT_STRING(CONVERT(:name USING utf8mb4) COLLATE utf8mb4_unicode_ci)) AS weight`,
+    { name },
+  );
+  return row?.weight ?? '';
 }
 
 /** True when anybody is a member of anything here. */
@@ -56,6 +68,15 @@ export async function putMembership(
   );
 }
 
+/** What somebody may do in a household; `null`: she does not belong to it. */
+export async function readRole(sql: Sql, householdId: number, memberId: string): Promise<Role | null> {
+  const [row] = await sql.rows<{ role: Role }>(
+    `SELECT role FROM membership WHERE household_id = :householdId AND member_id = :memberId FOR UPDATE`,
+    { householdId, memberId },
+  );
+  return row?.role ?? null;
+}
+
 /** Ends a membership; a member of nothing is forgotten, with her devices. */
 export async function dropMembership(sql: Sql, householdId: number, memberId: string): Promise<void> {
   await sql.run(`DELETE FROM membership WHERE household_id = :householdId AND member_id = :memberId`, {
@@ -70,10 +91,27 @@ export async function dropMembership(sql: Sql, householdId: number, memberId: st
   );
 }
 
+/** The households that somebody belongs to. */
+export async function readHouseholdsOf(sql: Sql, memberId: string): Promise<number[]> {
+  const rows = await sql.rows<{ id: number }>(
+    `SELECT household_id AS id FROM membership WHERE member_id = :memberId`,
+    { memberId },
+  );
+  return rows.map(({ id }) => id);
+}
+
 /** The members of a household, locked until the transaction ends. */
 export async function lockMemberships(sql: Sql, householdId: number): Promise<Membership[]> {
-  const rows = await sql.rows<{ member: string; name: string; role: Role; has_password: number }>(
-    `SELECT member.id AS member, member.name, membership.role, member.secret IS NOT NULL AS has_password
+  const rows = await sql.rows<{
+    member: string;
+    name: string;
+    role: Role;
+    has_password: number;
+    has_second_factor: number;
+    has_calendar: number;
+  }>(
+    `SELECT member.id AS member, member.name, membership.role, member.secret IS NOT NULL AS has_password,
+            member.totp_secret IS NOT NULL AS has_second_factor, membership.feed_key IS NOT NULL AS has_calendar
        FROM membership
        JOIN member ON member.id = membership.member_id
       WHERE membership.household_id = :householdId
@@ -81,7 +119,12 @@ export async function lockMemberships(sql: Sql, householdId: number): Promise<Me
         FOR UPDATE`,
     { householdId },
   );
-  return rows.map(({ has_password, ...row }) => ({ ...row, hasPassword: has_password === 1 }));
+  return rows.map(({ has_password, has_second_factor, has_calendar, ...row }) => ({
+    ...row,
+    hasPassword: has_password === 1,
+    hasSecondFactor: has_second_factor === 1,
+    hasCalendar: has_calendar === 1,
+  }));
 }
 
 /** Takes an invitation that is still good out of the box, so that it counts once. */

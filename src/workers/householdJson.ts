@@ -38,7 +38,11 @@ export type ReadHousehold = { document: object } | { place: string; fault: strin
 export function householdJson(bytes: Uint8Array): ReadHousehold {
   let read: unknown;
   try {
-    read = JSON.parse(Buffer.from(bytes).toString('utf8').replace(/^\ufeff/, ''));
+    read = JSON.parse(
+      Buffer.from(bytes)
+        .toString('utf8')
+        .replace(/^\ufeff/, ''),
+    );
   } catch {
     throw new Refusal('unreadable', 'This file isn’t a complete JSON document.');
   }

@@ -34,7 +34,9 @@ async function sheetCells(bytes: Uint8Array): Promise<string[][]> {
 function textCells(bytes: Uint8Array): string[][] {
   if (bytes.byteLength > MAX_UNPACKED_BYTES)
     throw new Refusal('too-large', 'That table is larger than 50 megabytes. Import it in parts.');
-  const utf8 = Buffer.from(bytes).toString('utf8').replace(/^\ufeff/, '');
+  const utf8 = Buffer.from(bytes)
+    .toString('utf8')
+    .replace(/^\ufeff/, '');
   const text = utf8.includes('\ufffd') ? Buffer.from(bytes).toString('latin1') : utf8;
   return parse(text, {
     delimiter: delimiterOf(text),

@@ -29,7 +29,12 @@ export const viewport: Viewport = {
 export default async function RootLayout({ children }: { children: ReactNode }) {
   const shell = await readShell();
   return (
-    <html lang="en" data-household={shell?.household.id}>
+    <html
+      lang="en"
+      data-household={shell?.household.id}
+      data-member={shell?.member}
+      data-whose={shell?.whose}
+    >
       <body className="bg-rime text-ink">
         {shell ? (
           <DoorProvider

@@ -42,9 +42,7 @@ export function placementMoves(
 ): PlacementMove[] {
   const byId = new Map(zones.map((zone) => [zone.id, zone]));
   const beside = grouped(zones, ({ appliance }) => appliance);
-  const lying = [
-    ...new Map(contents.map((one) => [JSON.stringify([one.zone, one.food.id]), one])).values(),
-  ];
+  const lying = [...new Map(contents.map((one) => [JSON.stringify([one.zone, one.food.id]), one])).values()];
   const inside = grouped(lying, ({ zone }) => zone);
   const shut = shutByContents(zones, lying);
   const moves = lying.flatMap(({ zone: from, food }): PlacementMove[] => {
@@ -62,7 +60,9 @@ export function placementMoves(
     const drips = ({ id }: PlacingZone): boolean =>
       (isRaw(food) && shut.toRaw.has(id)) || (isExposed(food) && shut.toExposed.has(id));
     const score = (zone: PlacingZone) => {
-      const others = (inside.get(zone.id) ?? []).filter((other) => other.food !== food || other.zone !== from);
+      const others = (inside.get(zone.id) ?? []).filter(
+        (other) => other.food !== food || other.zone !== from,
+      );
       return softScore(one, zone, beside.get(zone.appliance) ?? [], others);
     };
     const fault =

@@ -54,7 +54,11 @@ async function runIn<Name extends keyof HeavyWork>(
 ): Promise<Answer<Name>> {
   const pool = poolOf(name);
   if (pool.queueSize >= MAX_WAITING)
-    throw new Problem(429, 'too-often', 'Many long answers are being worked out. Ask again in a few seconds.');
+    throw new Problem(
+      429,
+      'too-often',
+      'Many long answers are being worked out. Ask again in a few seconds.',
+    );
   const late = AbortSignal.timeout(POOLS[name].giveUpMs * PATIENCE);
   const signal = cancelled ? AbortSignal.any([late, cancelled]) : late;
   try {
@@ -63,7 +67,11 @@ async function runIn<Name extends keyof HeavyWork>(
     return told.answer as Answer<Name>;
   } catch (error) {
     if (late.aborted)
-      throw new Problem(429, 'too-long', 'This took too long to work out. Ask for less of it, or again later.');
+      throw new Problem(
+        429,
+        'too-long',
+        'This took too long to work out. Ask for less of it, or again later.',
+      );
     if ((error as { code?: string }).code === 'ERR_WORKER_OUT_OF_MEMORY')
       throw new Problem(413, 'too-large', 'This takes more memory than there is for it. Send it in parts.');
     throw error;

@@ -16,6 +16,9 @@ import { fileQuery } from '../exchange/openFile';
 import { runSchema } from '../exchange/runs';
 import { joinSchema } from '../keys/join';
 import { deviceSchema, inviteSchema, memberSchema, nothingSchema, roleSchema } from '../keys/members';
+import { calendarEndSchema, calendarSchema } from '../keys/calendarKeys';
+import { proveSchema } from '../keys/prove';
+import { factorBeginSchema, factorEndSchema, factorSetSchema } from '../keys/secondFactor';
 import { passwordSchema, signInSchema, signOutSchema } from '../keys/signIn';
 import { keepingSchema, portionsSchema } from '../calculators/estimates';
 import { freezeSchema, thawSchema } from '../calculators/heat';
@@ -176,6 +179,7 @@ const READ: Record<string, [summary: string, query?: Joi.ObjectSchema, kind?: 'p
   '/api/v1/guide': ['The guide on one page as PDF', QUERIES.none, 'pdf'],
   '/api/v1/households': ['Households to choose from, and which this device shows'],
   '/api/v1/keys': ['Members of the household and their devices'],
+  '/api/v1/keys/log': ['What happened to the keys of this household'],
   '/api/v1/guest': ['What stands under “Help yourself”, as a guest sees it'],
   '/api/v1/exchange/household': ['The whole household as one JSON document'],
   '/api/v1/exchange/table': ['A table as CSV', QUERIES.table, 'csv'],
@@ -247,6 +251,12 @@ export function openApi() {
       '/api/v1/keys/member/end': send('End a membership', swagger(memberSchema)),
       '/api/v1/keys/device/out': send('Put a device out', swagger(deviceSchema)),
       '/api/v1/keys/guest-key': send('Another key for labels', swagger(nothingSchema)),
+      '/api/v1/keys/prove': send('Give the password again', swagger(proveSchema)),
+      '/api/v1/keys/calendar': send('Another calendar address of one’s own', swagger(calendarSchema)),
+      '/api/v1/keys/calendar/end': send('Shut a member’s calendar address', swagger(calendarEndSchema)),
+      '/api/v1/keys/second-factor/begin': send('A secret for an authenticator', swagger(factorBeginSchema)),
+      '/api/v1/keys/second-factor/set': send('Set the second factor', swagger(factorSetSchema)),
+      '/api/v1/keys/second-factor/end': send('End the second factor', swagger(factorEndSchema)),
       '/api/v1/households/remove': send('Delete a household, by its name', swagger(removeHouseholdSchema)),
       '/api/v1/exchange/look': sendFile('What a file would bring'),
       '/api/v1/exchange/begin': sendFile('Begin to bring a file in'),

@@ -16,6 +16,7 @@ import {
 import { now } from './clock';
 import { refuseOthers, refuseTypes } from '../keys/mayTell';
 import { type Visitor, whoAsks } from '../keys/whoAsks';
+import { toldMember } from '../household/chosen';
 import { chosenPerson } from '../household/person';
 import { keptKitchen } from '../household/kept';
 import { loadReference, ourHousehold, referenceOf } from '../household/household';
@@ -188,6 +189,13 @@ export async function runLocked(
  */
 export async function runCommands(body: unknown): Promise<CommandAnswer[]> {
   const visitor = await whoAsks();
+  const entered = await toldMember();
+  if (entered !== null && visitor.member && entered !== visitor.member.member)
+    throw new Problem(
+      409,
+      'another-member',
+      'Somebody else is signed in on this device now. What you entered is saved, and sent when you sign in again.',
+    );
   refuseTypes(body, visitor.role);
   const commands = readCommands(body, now());
   const household = await ourHousehold();

@@ -9,7 +9,7 @@ import { readCommands } from '../door/readCommands';
 import { runLocked, type Teller } from '../door/runCommands';
 import { inHousehold } from '../household/chosen';
 import { ourHousehold } from '../household/household';
-import { visibleHouseholds } from '../household/households';
+import { mayAddHousehold, visibleHouseholds } from '../household/households';
 import { mustBe } from '../keys/whoAsks';
 import { bringThings, lookAtThings, sayCame } from './bringThings';
 import { importHousehold } from './importHousehold';
@@ -156,6 +156,7 @@ async function prepared(
 ): Promise<{ total: number; bring: (id: string, tell: (rows: number) => Promise<void>) => Promise<void> }> {
   if (file.kind === 'household') {
     const { document } = file;
+    await mayAddHousehold();
     const name = await freeName(document.household.name);
     return {
       total: rowsOf(document),

@@ -20,9 +20,14 @@ const WORDS = Joi.object({
 }).unknown();
 
 const notOurs = (place: string, fault: string): Problem =>
-  new Problem(400, 'invalid', `This isn’t a household of Orderly Frost: ${place || 'the document'} ${fault}.`, {
-    fields: [{ path: place.slice(0, 120), message: fault }],
-  });
+  new Problem(
+    400,
+    'invalid',
+    `This isn’t a household of Orderly Frost: ${place || 'the document'} ${fault}.`,
+    {
+      fields: [{ path: place.slice(0, 120), message: fault }],
+    },
+  );
 
 /**
  * Reads a household’s document in a worker.
@@ -30,10 +35,7 @@ const notOurs = (place: string, fault: string): Problem =>
  * @param cancelled whoever sent it went away
  * @throws Problem 400 with where it is wrong
  */
-export async function readDocument(
-  bytes: Uint8Array,
-  cancelled?: AbortSignal,
-): Promise<HouseholdDocument> {
+export async function readDocument(bytes: Uint8Array, cancelled?: AbortSignal): Promise<HouseholdDocument> {
   const read = await readInWorker('householdJson', [bytes], cancelled);
   if ('fault' in read) throw notOurs(read.place, read.fault);
   const { household, ...sections } = read.document as HouseholdDocument;

@@ -8,6 +8,9 @@ export const PERSON_COOKIE = 'orderly-frost-person';
 /** By this a page says which household it shows, so that nothing of it goes into another one chosen meanwhile. */
 const HOUSEHOLD_HEADER = 'x-orderly-frost-household';
 
+/** By this a page says who entered what it sends, so that it is never taken for somebody else's. */
+const MEMBER_HEADER = 'x-orderly-frost-member';
+
 const working = new AsyncLocalStorage<number>();
 
 /** Does something in a household, whatever the device chose: seeding, a calendar's key. */
@@ -48,6 +51,13 @@ export async function toldHousehold(): Promise<ToldHousehold> {
   if (shown !== null) return { id: shown, firmly: true, inside: false };
   return { id: idOf(await cookieOf(HOUSEHOLD_COOKIE)), firmly: false, inside: false };
 }
+
+/** The member who entered what is sent, as the page says; `null`: it does not say, or nobody was asked. */
+export const toldMember = (): Promise<string | null> =>
+  fromRequest(
+    async () => (await headers()).get(MEMBER_HEADER) || null,
+    () => null,
+  );
 
 /** What a cookie of the request holds. */
 export const cookieOf = (name: string): Promise<string | undefined> =>

@@ -1,4 +1,6 @@
 import type { HouseholdSettings } from '@/core/model/setting';
+import { asksForKeys } from '../keys/asksForKeys';
+import { calendarKey } from '../keys/calendarKeys';
 import { chosenPerson } from './person';
 import { viewContext } from './context';
 import { publicUrl } from '../papers/publicUrl';
@@ -12,6 +14,8 @@ export interface HouseholdView {
   person: string | null;
   settings: Omit<HouseholdSettings, 'feedKey'>;
   calendar_address: string;
+  /** The address is a member's own, and ends with her. */
+  calendar_own: boolean;
   foods: number;
   own_foods: number;
   wishes: number;
@@ -22,6 +26,7 @@ export async function readHouseholdView(): Promise<HouseholdView> {
   const { household, reference } = await viewContext();
   const person = await chosenPerson();
   const { feedKey, ...settings } = household.settings;
+  const calendar = await calendarKey(feedKey);
   const listed = reference.foods.filter(({ retired }) => !retired);
   return {
     id: household.id,
@@ -30,7 +35,8 @@ export async function readHouseholdView(): Promise<HouseholdView> {
     name: household.name,
     time_zone: household.timeZone,
     settings,
-    calendar_address: `${publicUrl()}/calendar.ics?key=${feedKey}`,
+    calendar_address: `${publicUrl()}/calendar.ics?key=${calendar}`,
+    calendar_own: asksForKeys(),
     foods: listed.length,
     own_foods: listed.filter(({ own }) => own).length,
     wishes: reference.wishes.size,

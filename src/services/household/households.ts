@@ -13,7 +13,8 @@ import {
   readHouseholdSizes,
 } from '@/store/households';
 import { putMembership } from '@/store/members';
-import { whoAsks } from '../keys/whoAsks';
+import { mustProve } from '../keys/prove';
+import { type Visitor, whoAsks } from '../keys/whoAsks';
 import { newFeedKey } from '../door/loadWorld';
 import { Problem } from '../door/problem';
 import { HOUSEHOLD_WORDS } from '../door/schemas/household';
@@ -98,6 +99,23 @@ type NewHouseholdBody = Pick<
   date_order: HouseholdSettings['dateOrder'];
 };
 
+/** So many households one sees at most, the demo too. */
+const MAX_HOUSEHOLDS = 20;
+
+/** Whoever may make a household: not a guest, and not who may only look. @throws Problem 403, 422 when there are many */
+export async function mayAddHousehold(): Promise<Visitor> {
+  const visitor = await whoAsks();
+  const may = visitor.member?.memberships.some(({ role }) => role === 'cook' || role === 'household') ?? true;
+  if (!may) throw new Problem(403, 'not-yours', 'Guests and readers can’t add a household. Ask a cook.');
+  if ((await visibleHouseholds()).length >= MAX_HOUSEHOLDS)
+    throw new Problem(
+      422,
+      'refused',
+      `You have ${MAX_HOUSEHOLDS} households. Delete one you no longer use first.`,
+    );
+  return visitor;
+}
+
 /** Makes a household of one's own; it has no appliance yet. @throws Problem 400, 409 for a name that is there */
 export async function addOwnHousehold(body: unknown): Promise<{ id: number }> {
   const told = validate<NewHouseholdBody>(newHouseholdSchema, body);
@@ -111,7 +129,7 @@ export async function addOwnHousehold(body: unknown): Promise<{ id: number }> {
     caution,
     people,
   } = told;
-  const { member } = await whoAsks();
+  const { member } = await mayAddHousehold();
   const others = await visibleHouseholds();
   if (others.some((other) => other.name.toLowerCase() === name.toLowerCase()))
     throw new Problem(
@@ -194,6 +212,7 @@ export const removeHouseholdSchema = Joi.object({
 export async function removeHousehold(body: unknown): Promise<{ name: string }> {
   const { id, name } = validate<{ id: number; name: string }>(removeHouseholdSchema, body);
   await mustBeCookOf(id);
+  await mustProve();
   await transaction(async (db) => {
     const household = await lockHousehold(db, id);
     if (!household) throw new Problem(404, 'not-found', 'This household is not there any more.');

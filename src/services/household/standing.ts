@@ -1,13 +1,24 @@
+import { createHash } from 'node:crypto';
 import { now } from '../door/clock';
 import { whoAsks } from '../keys/whoAsks';
 import { minuteOf } from './context';
 import { withCookies } from './chosen';
 import { ourHousehold } from './household';
 
-/** For a request with these cookies: another text after every command of the household, with other figures, with every minute, and for every other role. */
-export const householdStanding = (cookie: string): Promise<string> =>
+/** A household as one member sees it, as a word that tells nothing: what a phone keeps of one is not shown for the other. */
+export const whoseOf = (member: string | undefined, householdId: number): string =>
+  createHash('sha256')
+    .update(`${member ?? ''} ${householdId}`)
+    .digest('base64url')
+    .slice(0, 16);
+
+/** What a page is made of: for whom, and a text that is another one after every command, with other figures, with every minute, and for every other role. */
+export const householdStanding = (cookie: string): Promise<{ text: string; whose: string }> =>
   withCookies(cookie, async () => {
-    const { role } = await whoAsks();
+    const { role, member } = await whoAsks();
     const { id, changes, figures } = await ourHousehold();
-    return [id, changes, figures, role, minuteOf(now())].join(' ');
+    return {
+      text: [id, changes, figures, role, minuteOf(now())].join(' '),
+      whose: whoseOf(member?.member, id),
+    };
   });

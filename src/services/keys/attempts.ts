@@ -1,7 +1,10 @@
 import { RateLimiterRes } from 'rate-limiter-flexible';
 import { attempts } from '@/store/attempts';
+import { sql } from '@/store/database';
+import { nameWeight } from '@/store/members';
 import { Problem } from '../door/problem';
 import { callerAddress } from '../household/chosen';
+import { digestOf } from './secrets';
 
 /** Wrong passwords for one name, and wrong ones or codes from one address. */
 const FOR_NAME = { points: 10, seconds: 15 * 60 };
@@ -29,7 +32,8 @@ function tooOften(left: unknown): never {
  */
 export async function countAttempt(name: string | null): Promise<() => Promise<void>> {
   const address = await callerAddress();
-  const key = name?.toLowerCase().slice(0, 80);
+  // As the database compares names: written in another way it is the same one.
+  const key = name === null ? undefined : digestOf(await nameWeight(sql(), name));
   await fromAddress().consume(address).catch(tooOften);
   if (key !== undefined) await forName().consume(key).catch(tooOften);
   return async () => {

@@ -3,7 +3,15 @@ import { v4 as newUuid } from 'uuid';
 import { isDuplicate, sql, transaction } from '@/store/database';
 import { readHouseholdIds } from '@/store/households';
 import { letIn } from '@/store/devices';
-import { addInvitation, addMember, hasMembers, putMembership, takeInvitation } from '@/store/members';
+import {
+  addInvitation,
+  addMember,
+  hasMembers,
+  putMembership,
+  readRole,
+  takeInvitation,
+} from '@/store/members';
+import { type Role, ROLE_WORDS } from '@/core/model/role';
 import { now } from '../door/clock';
 import { Problem } from '../door/problem';
 import { validate } from '../door/validate';
@@ -11,9 +19,13 @@ import { countAttempt } from './attempts';
 import { hashPassword } from './passwords';
 import { digestOf, newCode, plainCode } from './secrets';
 import { keepDevice, memberName, password, refuseWeak } from './signIn';
+import { logSecurity } from './securityLog';
 import { signedIn } from './whoAsks';
 
 const DAY_MS = 86_400_000;
+
+/** How much a role may; a guest and a reader may different things. */
+const RANK: Readonly<Record<Role, number>> = { cook: 3, household: 2, guest: 1, reader: 1 };
 
 /** An invitation counts so long, and once. */
 export const invitationEnds = (at: string): string => new Date(Date.parse(at) + DAY_MS).toISOString();
@@ -58,13 +70,29 @@ export async function join(body: unknown): Promise<{ token: string | null; house
       if (!me) await addMember(db, { id, name, secret, madeAt: now() });
       const ids = invitation.householdId === null ? await readHouseholdIds(db) : [invitation.householdId];
       for (const household of ids) {
-        await putMembership(db, household, id, invitation.role);
+        const has = me ? await readRole(db, household, id) : null;
+        if (has === null || RANK[invitation.role] > RANK[has])
+          await putMembership(db, household, id, invitation.role);
+        // Her device may have been put out of it; a code that would only lower her is left for whom it was meant.
+        else if (!(me && (await letIn(db, me.device, household))) && invitation.householdId !== null)
+          throw new Problem(
+            409,
+            'member-already',
+            `You already belong here as ${ROLE_WORDS[has].name.toLowerCase()}. Keep the code for somebody else.`,
+          );
         if (me) await letIn(db, me.device, household);
       }
-      return { token: me ? null : await keepDevice(db, id), householdId: invitation.householdId };
+      const proved = secret !== null;
+      return {
+        token: me ? null : await keepDevice(db, id, proved),
+        householdId: invitation.householdId,
+        ids,
+      };
     });
     await right();
-    return joined;
+    const { ids, ...known } = joined;
+    await logSecurity('member', `${me?.name ?? name} came in by a code.`, ids, me?.name ?? name);
+    return known;
   } catch (error) {
     if (!isDuplicate(error)) throw error;
     throw new Problem(409, 'name-taken', `Somebody here is called “${name}” already. Add another letter.`, {

@@ -1,9 +1,9 @@
 import { putGuestKey } from '@/store/householdKeys';
 import Joi from 'joi';
-import QRCode from 'qrcode';
-import { type Role, ROLES } from '@/core/model/role';
+import { type Role, ROLE_WORDS, ROLES } from '@/core/model/role';
 import { type Sql, sql, transaction } from '@/store/database';
 import { dropDevice, readDevices, shutOut } from '@/store/devices';
+import { lockHousehold } from '@/store/households';
 import {
   addInvitation,
   countInvitations,
@@ -20,6 +20,9 @@ import { validate } from '../door/validate';
 import { ourHousehold } from '../household/household';
 import { publicUrl } from '../papers/publicUrl';
 import { asksForKeys } from './asksForKeys';
+import { codePicture } from './codePicture';
+import { mustProve } from './prove';
+import { logHere, logSecurity } from './securityLog';
 import { invitationEnds } from './join';
 import { digestOf, newCode, newGuestKey, plainCode } from './secrets';
 import { mustBe, whoAsks } from './whoAsks';
@@ -31,11 +34,19 @@ export interface MembersView {
   /** `false`: this server asks nobody anything. */
   asks: boolean;
   household: string;
-  me: { id: string; name: string; role: Role; device: string; has_password: boolean } | null;
+  me: {
+    id: string;
+    name: string;
+    role: Role;
+    device: string;
+    has_password: boolean;
+    has_second_factor: boolean;
+  } | null;
   members: {
     id: string;
     name: string;
     role: Role;
+    has_calendar: boolean;
     devices: { id: string; name: string; seen_at: string; here: boolean }[];
   }[];
   /** Invitations that nobody used yet. */
@@ -61,11 +72,13 @@ export async function readMembers(): Promise<MembersView> {
       role: visitor.role,
       device: me.device,
       has_password: mine?.hasPassword ?? false,
+      has_second_factor: mine?.hasSecondFactor ?? false,
     },
-    members: members.map(({ member, name, role }) => ({
+    members: members.map(({ member, name, role, hasCalendar }) => ({
       id: member,
       name,
       role,
+      has_calendar: hasCalendar && (visitor.role === 'cook' || member === me?.member),
       devices: devices
         .filter((one) => one.member === member && (visitor.role === 'cook' || member === me?.member))
         .map(({ id, name: called, seenAt }) => ({
@@ -103,6 +116,8 @@ export async function invite(body: unknown): Promise<InvitationView> {
   const code = newCode();
   const at = now();
   await transaction(async (db) => {
+    // One after the other: two at once would both find room for one.
+    await lockHousehold(db, household.id);
     if ((await countInvitations(db, household.id, at)) >= MOST_INVITATIONS)
       throw new Problem(422, 'refused', `${MOST_INVITATIONS} invitations are open. Take them back first.`);
     await addInvitation(
@@ -118,11 +133,8 @@ export async function invite(body: unknown): Promise<InvitationView> {
     );
   });
   const address = `${publicUrl()}/join#${code}`;
-  const { modules } = QRCode.create(address, { errorCorrectionLevel: 'M' });
-  const rows = Array.from({ length: modules.size }, (_, y) =>
-    Array.from({ length: modules.size }, (_each, x) => (modules.get(y, x) ? '1' : '0')).join(''),
-  );
-  return { code, address, modules: rows, ends_at: invitationEnds(at) };
+  await logHere('code', `An invitation was made, for a ${ROLE_WORDS[told.role].name.toLowerCase()}.`);
+  return { code, address, modules: codePicture(address), ends_at: invitationEnds(at) };
 }
 
 export const nothingSchema = Joi.object({});
@@ -132,6 +144,7 @@ export async function takeInvitationsBack(body: unknown): Promise<{ says: string
   validate(nothingSchema, body);
   await mustBe('cook');
   await dropInvitations(sql(), (await ourHousehold()).id);
+  await logHere('code', 'Open invitations were taken back.');
   return { says: 'Open invitations are taken back.' };
 }
 
@@ -159,8 +172,9 @@ export const roleSchema = Joi.object({ member: uuid.required(), role });
 export async function setRole(body: unknown): Promise<{ says: string }> {
   const told = validate<{ member: string; role: Role }>(roleSchema, body);
   await mustBe('cook');
+  await mustProve();
   const household = await ourHousehold();
-  return transaction(async (db) => {
+  const answer = await transaction(async (db) => {
     const [found, all] = await memberOf(db, household.id, told.member);
     if (told.role !== 'cook') refuseLastCook(found, all);
     await putMembership(db, household.id, told.member, told.role);
@@ -168,6 +182,8 @@ export async function setRole(body: unknown): Promise<{ says: string }> {
       says: `${found.name} is ${told.role === 'household' ? 'of the household' : `a ${told.role}`} now.`,
     };
   });
+  await logHere('role', answer.says);
+  return answer;
 }
 
 export const memberSchema = Joi.object({ member: uuid.required() });
@@ -177,13 +193,16 @@ export async function endMembership(body: unknown): Promise<{ says: string }> {
   const told = validate<{ member: string }>(memberSchema, body);
   const visitor = await whoAsks();
   if (visitor.member?.member !== told.member) await mustBe('cook');
+  await mustProve();
   const household = await ourHousehold();
-  return transaction(async (db) => {
+  const answer = await transaction(async (db) => {
     const [found, all] = await memberOf(db, household.id, told.member);
     refuseLastCook(found, all);
     await dropMembership(db, household.id, told.member);
     return { says: `${found.name} does not belong to ${household.name} any more.` };
   });
+  await logSecurity('member', answer.says, [household.id], visitor.member?.name ?? null);
+  return answer;
 }
 
 export const deviceSchema = Joi.object({ device: uuid.required() });
@@ -198,6 +217,7 @@ export async function putOut(body: unknown): Promise<{ says: string }> {
     throw new Problem(404, 'not-found', 'There is no such device in this household.');
   if (found.member === visitor.member?.member) await dropDevice(sql(), told.device);
   else await transaction((db) => shutOut(db, told.device, household.id));
+  await logHere('device', `${found.name} was signed out.`);
   return { says: `${found.name} is signed out.` };
 }
 
@@ -206,7 +226,8 @@ export async function renewGuestKey(body: unknown): Promise<{ says: string }> {
   validate(nothingSchema, body);
   await mustBe('cook');
   await putGuestKey(sql(), (await ourHousehold()).id, newGuestKey());
+  await logHere('code', 'Labels have a new key.');
   return {
-    says: 'Labels printed so far open for members only. Print a label anew where a guest shall read it.',
+    says: 'Labels printed so far open for members only. Print new ones so that guests can read them.',
   };
 }

@@ -31,7 +31,13 @@ let strength: ZxcvbnFactory | null = null;
 export function passwordFault(password: string, names: readonly string[]): string | null {
   if (password.length < 8) return 'A password has at least 8 characters; three or four words are good.';
   strength ??= new ZxcvbnFactory({ dictionary: common.dictionary, graphs: common.adjacencyGraphs });
-  const { score } = strength.check(password.slice(0, LONG_ENOUGH), [...names, 'orderly', 'frost', 'fridge', 'freezer']);
+  const { score } = strength.check(password.slice(0, LONG_ENOUGH), [
+    ...names,
+    'orderly',
+    'frost',
+    'fridge',
+    'freezer',
+  ]);
   return score >= LEAST_SCORE
     ? null
     : 'That password is guessed too soon. Take three or four words that do not belong together.';

@@ -8,8 +8,9 @@ import { cookieOf, toldHousehold } from '../household/chosen';
 import { asksForKeys, isSecure } from './asksForKeys';
 import { digestOf } from './secrets';
 
-/** A device stays signed in for so long after it was last seen. */
-export const STAYS_DAYS = 400;
+/** A device stays signed in for so long after it was last seen, days: `SESSION_DAYS`, 1 to 400. */
+export const staysDays = (): number =>
+  Math.min(400, Math.max(1, Math.floor(Number(process.env.SESSION_DAYS ?? 30)) || 30));
 const SEEN_EVERY_MS = 3_600_000;
 const DAY_MS = 86_400_000;
 
@@ -18,7 +19,7 @@ export const keyCookie = (): string => `${isSecure() ? '__Host-' : ''}orderly-fr
 
 /** Until when a device that is seen now stays signed in. */
 export const staysUntil = (at: string): string =>
-  new Date(Date.parse(at) + STAYS_DAYS * DAY_MS).toISOString();
+  new Date(Date.parse(at) + staysDays() * DAY_MS).toISOString();
 
 /** Who asks in which household; role `cook` without a member: one person at one machine, who is asked nothing. */
 export interface Visitor {

@@ -1,5 +1,5 @@
-import { readHouseholdByFeed } from '@/store/householdKeys';
-import { createHash, timingSafeEqual } from 'node:crypto';
+import { householdOfCalendar } from '../keys/calendarKeys';
+import { createHash } from 'node:crypto';
 import ical, { ICalAlarmType, ICalCalendarMethod, ICalEventStatus } from 'ical-generator';
 import { addDays } from '@/core/calendar/calendarDate';
 import { dateInZone } from '@/core/calendar/dateInZone';
@@ -109,11 +109,6 @@ export function nextFeedDays(
   return [...days, ...fallen].sort((a, b) => (a.day < b.day ? -1 : 1));
 }
 
-function isKey(given: string, kept: string): boolean {
-  const [a, b] = [given, kept].map((text) => createHash('sha256').update(text).digest());
-  return kept !== '' && a !== undefined && b !== undefined && timingSafeEqual(a, b);
-}
-
 /**
  * The household's heads-ups as an iCalendar feed: one entry a day at the household's time, with an identity that stays,
  * a number that counts its changes, and cancelled ones told as cancelled.
@@ -122,16 +117,15 @@ function isKey(given: string, kept: string): boolean {
  * @throws Problem 404 for a wrong key, as if nothing were there
  */
 export async function readCalendarFeed(key: string): Promise<string> {
-  const its = await readHouseholdByFeed(sql(), key);
+  const its = await householdOfCalendar(key);
   if (its === null) throw new Problem(404, 'not-found', 'There is no calendar at this address.');
-  return inHousehold(its, () => feedOf(key));
+  return inHousehold(its, feedOf);
 }
 
-async function feedOf(key: string): Promise<string> {
+async function feedOf(): Promise<string> {
   const context = await viewContext();
   const { household, kitchen, today, at } = context;
-  const { feedKey, notifyAt } = household.settings;
-  if (!isKey(key, feedKey)) throw new Problem(404, 'not-found', 'There is no calendar at this address.');
+  const { notifyAt } = household.settings;
   const until = addDays(today, AHEAD_DAYS);
   const packages = await readTold(sql(), household.id, until, MOST_TOLD);
   const places = new Map(kitchen.zones.map((zone) => [zone.id, `${zone.name}, ${zone.applianceName}`]));

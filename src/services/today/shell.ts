@@ -14,6 +14,7 @@ import { now } from '../door/clock';
 import { readCounter, viewContext } from '../household/context';
 import { visibleHouseholds } from '../household/households';
 import { keptSince } from '../household/kept';
+import { whoseOf } from '../household/standing';
 import { whoAsks } from '../keys/whoAsks';
 import { publicUrl } from '../papers/publicUrl';
 import { toPackageView } from '../stock/packageView';
@@ -22,6 +23,9 @@ import { type CounterItem, toCounter } from '../haul/counter';
 /** What stands around every page. */
 export interface Shell {
   household: { id: number; name: string; demo: boolean };
+  /** The member whose device this is, empty where nobody is asked; and whose page this is, for what the device keeps. */
+  member: string;
+  whose: string;
   /** The one other household, to change over in one press; `null`: there is none. */
   other: { id: number; name: string } | null;
   /** Who uses this device; `null`: nobody said. */
@@ -112,6 +116,8 @@ export async function readShell(): Promise<Shell | null> {
     const others = process.env.HOUSEHOLD_ID ? [] : all.filter(({ id }) => id !== household.id);
     return {
       household: { id: household.id, name: household.name, demo: household.demo },
+      member: visitor.member?.member ?? '',
+      whose: whoseOf(visitor.member?.member, household.id),
       other: others.find(({ own }) => own) ?? others.find(({ demo }) => demo) ?? null,
       person: visitor.member?.name ?? household.settings.people.find((name) => name === person) ?? null,
       people: household.settings.people,

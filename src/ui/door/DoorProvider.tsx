@@ -28,6 +28,10 @@ const SecondLookSheet = dynamic(() => import('./SecondLookSheet').then((module) 
 const Toasts = dynamic(() => import('./Toasts').then((module) => module.Toasts), { ssr: false });
 const LabelSheet = dynamic(() => import('../labels/LabelSheet').then((module) => module.LabelSheet));
 
+const ProofSheet = dynamic(() => import('../keys/ProofSheet').then((module) => module.ProofSheet), {
+  ssr: false,
+});
+
 /** What sends commands and keeps them until they are answered. */
 const loadOffice = () => import('./sendCommands');
 
@@ -187,6 +191,7 @@ export function DoorProvider({
             />
           )}
           {open?.kind === 'labels' && <LabelSheet codes={open.codes} onClose={close} />}
+          <ProofSheet />
           <Toasts toasts={toasts} dismiss={dismiss} />
         </DoorContext>
       </WordingContext>

@@ -2,7 +2,8 @@
 
 import { dehydrate, type DehydratedState, hydrate, QueryClient } from '@tanstack/react-query';
 import { datedAsTold } from './datedAsTold';
-import { DoorError, postJson } from './fetchJson';
+import { DoorError, MEMBER_HEADER, postJson } from './fetchJson';
+import { shownMember } from './ownStorage';
 import { tellWorker } from './tellWorker';
 import { learnVersions, type Moves, withOwnVersion } from './ownVersions';
 
@@ -24,6 +25,8 @@ export interface Sending {
   toldAt: number;
   /** The household of the page they were told on. */
   household?: string;
+  /** The member who told them; empty where nobody was asked. */
+  member?: string;
   /** How often they were sent. */
   sent: number;
   /** They were told before this page was loaded: nobody on it waits for their answer. */
@@ -38,6 +41,8 @@ const UNANSWERED = [
   'busy',
   'too-often',
   'too-slow',
+  // Somebody else came to this device meanwhile: they wait for her who told them.
+  'another-member',
   'status-502',
   'status-504',
 ];
@@ -62,6 +67,7 @@ async function send(sending: Sending): Promise<DoorAnswer[]> {
   const { answers } = await postJson<{ answers: DoorAnswer[] }>('/api/v1/commands', body, {
     signal: AbortSignal.timeout(ASK_AGAIN_MS),
     ...(sending.household === undefined ? {} : { household: sending.household }),
+    headers: { [MEMBER_HEADER]: sending.member ?? '' },
   });
   tellWorker();
   learnVersions(moves, sending.commands, sent, answers);
@@ -134,6 +140,18 @@ function readKept(storage: Storage, place: string): DehydratedState['mutations']
   }
 }
 
+/** How many entries of a member wait on this device to be sent. */
+export function countWaiting(member: string): number {
+  let count = 0;
+  store((storage) => {
+    for (const place of Object.keys(storage).filter((key) => key.startsWith(PLACE))) {
+      const sending = readKept(storage, place)?.state.variables as Sending | undefined;
+      if (sending && (sending.member ?? '') === member) count += sending.commands.length;
+    }
+  });
+  return count;
+}
+
 /** What was told before this page was loaded and never answered, the oldest first. */
 function keptBefore(): DehydratedState['mutations'] {
   const found: DehydratedState['mutations'] = [];
@@ -143,7 +161,8 @@ function keptBefore(): DehydratedState['mutations'] {
       const sending = one?.state.variables as Sending | undefined;
       if (!one || !sending) continue;
       if (Date.now() - sending.toldAt > KEPT_MS) storage.removeItem(place);
-      else {
+      // What somebody else told here waits until she is here again.
+      else if ((sending.member ?? '') === shownMember()) {
         const variables: Sending = { ...sending, sent: Math.max(1, sending.sent), fromBefore: true };
         found.push({ ...one, state: { ...one.state, variables, isPaused: true } });
       }

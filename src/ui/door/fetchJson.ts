@@ -17,6 +17,9 @@ interface ErrorBody {
 /** By this the door knows which household a page shows, whatever this device chose meanwhile. */
 const HOUSEHOLD_HEADER = 'x-orderly-frost-household';
 
+/** By this the door knows who told it, whoever is signed in on this device by now. */
+export const MEMBER_HEADER = 'x-orderly-frost-member';
+
 /** The household this page shows; empty: the page shows none. */
 export const shownHousehold = (): string => document.documentElement.dataset.household ?? '';
 
@@ -31,6 +34,13 @@ function askForKey(): void {
   const { pathname, search } = window.location;
   if (/^\/(sign-in|join)/.test(pathname)) return;
   window.location.assign(`/sign-in?to=${encodeURIComponent(pathname + search)}`);
+}
+
+/** Asks for the password again; resolves to whether it was given. Set by the page that can ask. */
+let askProof: (() => Promise<boolean>) | null = null;
+
+export function onProofAsked(ask: (() => Promise<boolean>) | null): void {
+  askProof = ask;
 }
 
 /** Reads JSON from the API. @throws DoorError with a sentence for the cook; code `offline` when there was no answer at all */
@@ -48,6 +58,7 @@ export async function fetchJson<Body>(address: string, init?: ForHousehold): Pro
   if (!response.ok) {
     const { message, code, rule } = body.error ?? {};
     if (code === 'sign-in') askForKey();
+    if (code === 'prove' && askProof && (await askProof())) return fetchJson<Body>(address, init);
     throw new DoorError(message ?? 'That did not work.', code ?? `status-${response.status}`, rule);
   }
   return body;
@@ -58,7 +69,7 @@ export function postJson<Body>(address: string, body: unknown, init: ForHousehol
   return fetchJson<Body>(address, {
     ...init,
     method: 'POST',
-    headers: { 'content-type': 'application/json' },
+    headers: { 'content-type': 'application/json', ...(init.headers as Record<string, string> | undefined) },
     body: JSON.stringify(body),
   });
 }

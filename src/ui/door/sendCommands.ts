@@ -3,6 +3,7 @@
 import type { MutationOptions } from '@tanstack/react-query';
 import { v4 as newUuid } from 'uuid';
 import { shownHousehold } from './fetchJson';
+import { shownMember } from './ownStorage';
 import { type DoorAnswer, doorClient, type NewCommand, type Sending, SENDING } from './doorClient';
 
 export { keepUnanswered } from './doorClient';
@@ -29,6 +30,7 @@ export async function sendCommands(commands: readonly NewCommand[]): Promise<Doo
     commands: commands.map((command) => ({ id: newUuid(), ...command })),
     toldAt: Date.now(),
     household: shownHousehold(),
+    member: shownMember(),
     sent: 0,
   };
   for (const { id } of sending.commands) toldHere.add(id);

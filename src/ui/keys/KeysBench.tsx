@@ -8,6 +8,8 @@ import { useDoor } from '../door/useDoor';
 import { InviteCard } from './InviteCard';
 import { MemberCard } from './MemberCard';
 import { MyKey } from './MyKey';
+import { SecondFactor } from './SecondFactor';
+import { SecurityLog } from './SecurityLog';
 import type { SendKey } from './sendKey';
 
 /** Who belongs to this household, by which devices, and how somebody new comes in. */
@@ -72,15 +74,15 @@ export function KeysBench({ view }: { view: MembersView }) {
             />
           )}
           {view.me && <MyKey me={view.me} busy={busy} send={send} />}
+          {view.me && <SecondFactor has={view.me.has_second_factor} busy={busy} send={send} />}
           {cook && view.asks && (
             <section className="card space-y-3 p-5" aria-labelledby="label-key">
               <h2 id="label-key" className="text-lg">
                 Labels for guests
               </h2>
               <p className="text-slate">
-                Whoever scans a label printed here reads that label, and nothing else. A new key shuts this
-                for labels printed so far; members open them all the same. The calendar’s address is changed
-                under Household.
+                Guests who scan a label here can read that label, and nothing else. A new key ends this for
+                labels printed so far. Members can still open them.
               </p>
               <button
                 type="button"
@@ -92,6 +94,7 @@ export function KeysBench({ view }: { view: MembersView }) {
               </button>
             </section>
           )}
+          {cook && view.asks && <SecurityLog />}
         </div>
       </div>
     </>

@@ -72,6 +72,20 @@ export function MemberCard({
           ))}
         </ul>
       )}
+      {member.has_calendar && (mayChange || mine) && (
+        <p className="mt-3 flex min-h-12 flex-wrap items-center gap-x-3 border-t border-line pt-2">
+          <span className="mr-auto">Calendar address</span>
+          <button
+            type="button"
+            className="button"
+            aria-label={`Shut the calendar address of ${name}`}
+            disabled={busy}
+            onClick={() => void send('calendar/end', { member: id })}
+          >
+            Shut it
+          </button>
+        </p>
+      )}
       {(mayChange || mine) && (
         <div className="mt-3">
           {sure ? (

@@ -2,6 +2,7 @@
 
 import { useState } from 'react';
 import type { MembersView } from '@/services/keys/members';
+import { countWaiting } from '../door/doorClient';
 import { forgetKept } from './forgetKept';
 import { KeyField } from './KeyField';
 import type { SendKey } from './sendKey';
@@ -23,7 +24,13 @@ export function MyKey({
     setPassword('');
     setBefore('');
   };
-  const out = async (): Promise<void> => {
+  const [waits, setWaits] = useState(0);
+  const out = async (anyway: boolean): Promise<void> => {
+    const count = countWaiting(me.id);
+    if (count > 0 && !anyway) {
+      setWaits(count);
+      return;
+    }
     await fetch('/api/v1/keys/sign-out', {
       method: 'POST',
       headers: { 'content-type': 'application/json' },
@@ -65,10 +72,16 @@ export function MyKey({
           <button type="submit" className="button" disabled={busy || password === ''}>
             Set the password
           </button>
-          <button type="button" className="button" disabled={busy} onClick={() => void out()}>
-            Sign out here
+          <button type="button" className="button" disabled={busy} onClick={() => void out(waits > 0)}>
+            {waits > 0 ? 'Sign out anyway' : 'Sign out here'}
           </button>
         </div>
+        {waits > 0 && (
+          <p role="alert" className="bg-honey-tint rounded-part px-3 py-2">
+            {waits === 1 ? 'One entry has' : `${waits} entries have`} not been sent yet. They stay on this
+            device and are sent when you sign in here again; nobody else can send them.
+          </p>
+        )}
       </form>
     </section>
   );

@@ -1,7 +1,17 @@
 'use client';
 
-/** Forgets what this device keeps of the household for a house without network. */
-export async function forgetKept(): Promise<void> {
+import { FORGET } from '@/workers/whose';
+import { dropOwn } from '../door/ownStorage';
+
+/** Forgets the pages this device keeps for a house without network. */
+export async function forgetPages(): Promise<void> {
+  if ('serviceWorker' in navigator) navigator.serviceWorker.controller?.postMessage(FORGET);
   if (!('caches' in window)) return;
   for (const name of await caches.keys()) if (name.startsWith('orderly-frost')) await caches.delete(name);
+}
+
+/** Forgets all that this device keeps of a household: pages, drafts, lines typed before. What waits to be sent stays for who entered it. */
+export async function forgetKept(): Promise<void> {
+  dropOwn();
+  await forgetPages();
 }

@@ -1,12 +1,36 @@
 'use client';
 
+import { useRouter } from 'next/navigation';
 import { useState } from 'react';
+import { postJson } from '../door/fetchJson';
 import { useDoor } from '../door/useDoor';
 import { BrowserNotices } from './BrowserNotices';
 
 /** Where heads-ups go besides Today: the calendar's secret address, the morning slip, this browser. */
-export function CalendarAddress({ address, notifyAt }: { address: string; notifyAt: string }) {
+export function CalendarAddress({
+  address,
+  own,
+  notifyAt,
+}: {
+  address: string;
+  /** It is a member's own, and ends with her. */
+  own: boolean;
+  notifyAt: string;
+}) {
+  const router = useRouter();
   const { act, busy, tell } = useDoor();
+  const renew = async (): Promise<void> => {
+    if (!own) {
+      await act({ type: 'household.set', renew_feed: true });
+      return;
+    }
+    await postJson<{ says: string }>('/api/v1/keys/calendar', {})
+      .then(({ says }) => tell(says))
+      .catch((error: unknown) =>
+        tell(error instanceof Error ? error.message : 'That did not work.', 'error'),
+      );
+    router.refresh();
+  };
   const [sure, setSure] = useState(false);
   return (
     <section className="card space-y-4 p-5" aria-labelledby="calendar">
@@ -16,7 +40,8 @@ export function CalendarAddress({ address, notifyAt }: { address: string; notify
       <div>
         <label>
           <span className="block text-slate">
-            Calendar address; one entry a day at {notifyAt}. Whoever has it may read the heads-ups.
+            {own ? 'Your own calendar address' : 'Calendar address'}; one entry a day at {notifyAt}. Anybody
+            who has it can read the reminders.{own && ' It ends when you leave this household.'}
           </span>
           <input
             readOnly
@@ -49,7 +74,7 @@ export function CalendarAddress({ address, notifyAt }: { address: string; notify
               disabled={busy}
               onClick={() => {
                 setSure(false);
-                void act({ type: 'household.set', renew_feed: true });
+                void renew();
               }}
             >
               Yes, shut the old address

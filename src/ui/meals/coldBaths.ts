@@ -1,6 +1,7 @@
 'use client';
 
 import { useSyncExternalStore } from 'react';
+import { readOwn, writeOwn } from '../door/ownStorage';
 
 /** Something that lies in cold water: this device reminds of the changes. */
 export interface ColdBath {
@@ -10,19 +11,13 @@ export interface ColdBath {
   changed: string;
 }
 
-const STORE = 'orderly-frost-baths';
+const STORE = 'baths';
 /** A bath nobody ended is forgotten. */
 const MOST_H = 12;
 const HOUR_MS = 3_600_000;
 let listeners: (() => void)[] = [];
 
-function kept(): string {
-  try {
-    return localStorage.getItem(STORE) ?? '[]';
-  } catch {
-    return '[]';
-  }
-}
+const kept = (): string => readOwn(STORE) ?? '[]';
 
 function read(text: string): ColdBath[] {
   try {
@@ -37,11 +32,7 @@ export function setBath(packageId: string, bath: Omit<ColdBath, 'package'> | nul
   const others = read(kept()).filter(
     (one) => one.package !== packageId && Date.now() - Date.parse(one.begun) < MOST_H * HOUR_MS,
   );
-  try {
-    localStorage.setItem(STORE, JSON.stringify(bath ? [...others, { package: packageId, ...bath }] : others));
-  } catch {
-    // A device that keeps nothing reminds of nothing.
-  }
+  writeOwn(STORE, JSON.stringify(bath ? [...others, { package: packageId, ...bath }] : others));
   for (const listener of listeners) listener();
 }
 

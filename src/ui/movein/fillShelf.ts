@@ -1,4 +1,4 @@
-import { shownHousehold } from '../door/fetchJson';
+import { readOwn, writeOwn } from '../door/ownStorage';
 
 /** A line that could not be stored yet, with what is wrong; kept on this device until it is mended or dropped. */
 export interface AsideLine {
@@ -17,7 +17,7 @@ interface Shelf {
 }
 
 const EMPTY: Shelf = { aside: [], zone: '', draft: '', codes: [] };
-const place = (): string => `orderly-frost-first-fill:${shownHousehold()}`;
+const PLACE = 'first-fill';
 let listeners: (() => void)[] = [];
 let known: { text: string; shelf: Shelf } = { text: '', shelf: EMPTY };
 
@@ -25,7 +25,7 @@ let known: { text: string; shelf: Shelf } = { text: '', shelf: EMPTY };
 export function presentShelf(): Shelf {
   let text: string;
   try {
-    text = localStorage.getItem(place()) ?? '';
+    text = readOwn(PLACE) ?? '';
     if (text === known.text) return known.shelf;
     known = { text, shelf: { ...EMPTY, ...(JSON.parse(text) as Partial<Shelf>) } };
   } catch {
@@ -41,11 +41,7 @@ export function changeShelf(change: (shelf: Shelf) => Partial<Shelf>): void {
   const shelf = { ...presentShelf(), ...change(presentShelf()) };
   const text = JSON.stringify(shelf);
   known = { text, shelf };
-  try {
-    localStorage.setItem(place(), text);
-  } catch {
-    // Then it lives in the open page only.
-  }
+  writeOwn(PLACE, text);
   for (const listener of listeners) listener();
 }
 

@@ -1,11 +1,12 @@
+import { readOwn, writeOwn } from '../door/ownStorage';
 import { ANSWER_WORDS, type AnswerChoice } from '@/core/firstout/answerChoices';
 
-const KEPT = 'orderly-frost-answers';
+const KEPT = 'answers';
 const MOST_KEPT = 200;
 
 function kept(): Record<string, string> {
   try {
-    return JSON.parse(localStorage.getItem(KEPT) ?? '{}') as Record<string, string>;
+    return JSON.parse(readOwn(KEPT) ?? '{}') as Record<string, string>;
   } catch {
     return {};
   }
@@ -21,9 +22,5 @@ export function lastAnswer(name: string): AnswerChoice | null {
 export function keepAnswer(name: string, answer: AnswerChoice): void {
   const { [name]: _before, ...others } = kept();
   const newest = Object.entries({ ...others, [name]: answer }).slice(-MOST_KEPT);
-  try {
-    localStorage.setItem(KEPT, JSON.stringify(Object.fromEntries(newest)));
-  } catch {
-    // Then it is asked again.
-  }
+  writeOwn(KEPT, JSON.stringify(Object.fromEntries(newest)));
 }

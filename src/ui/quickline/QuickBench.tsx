@@ -17,18 +17,19 @@ import { useDoor } from '../door/useDoor';
 import { onIntakeChange, presentIntake } from '../haul/haulIntake';
 import type { NewCommand } from '../door/doorClient';
 import { keepDraft } from './beginLine';
+import { readOwn, writeOwn } from '../door/ownStorage';
 import { previewLine } from './previewLine';
 import { QuickReadingPanel } from './QuickReadingPanel';
 import { TakePanel } from './TakePanel';
 import { takeOrPromise, verbPlan } from './verbCommands';
 import { useVocabulary } from './useVocabulary';
 
-const RECALLED = 'orderly-frost-lines';
+const RECALLED = 'lines';
 const MOST_RECALLED = 30;
 
 function recalledLines(): string[] {
   try {
-    return JSON.parse(localStorage.getItem(RECALLED) ?? '[]') as string[];
+    return JSON.parse(readOwn(RECALLED) ?? '[]') as string[];
   } catch {
     return [];
   }
@@ -170,7 +171,7 @@ export function QuickBench({
     setStoring(false);
     if (!done) return;
     const kept = [text, ...recalledLines().filter((line) => line !== text)].slice(0, MOST_RECALLED);
-    localStorage.setItem(RECALLED, JSON.stringify(kept));
+    writeOwn(RECALLED, JSON.stringify(kept));
     back.current = -1;
     // What was typed behind it meanwhile stays.
     setText((now) => (now.startsWith(text) ? now.slice(text.length) : now));

@@ -1,3 +1,5 @@
+import { readOwn, writeOwn } from '../door/ownStorage';
+
 /** The event by which a page begins a line for the cook. */
 export const BEGIN_LINE = 'orderly-frost-line';
 
@@ -6,22 +8,10 @@ export function beginLine(text: string): void {
   window.dispatchEvent(new CustomEvent(BEGIN_LINE, { detail: text }));
 }
 
-const DRAFT = 'orderly-frost-line-begun';
+const DRAFT = 'line-begun';
 
 /** Keeps what is typed and not stored yet, so that it survives a reload. */
-export function keepDraft(text: string): void {
-  try {
-    sessionStorage.setItem(DRAFT, text);
-  } catch {
-    // Then it lives as long as the page.
-  }
-}
+export const keepDraft = (text: string): void => writeOwn(DRAFT, text, 'session');
 
 /** What was typed before this page was loaded. */
-export function draftBefore(): string {
-  try {
-    return sessionStorage.getItem(DRAFT) ?? '';
-  } catch {
-    return '';
-  }
-}
+export const draftBefore = (): string => readOwn(DRAFT, 'session') ?? '';

@@ -3,23 +3,26 @@
 import { CloudOff } from 'lucide-react';
 import { useEffect } from 'react';
 import { useReached } from '../door/kitchenClock';
+import { readOwn, shownWhose, writeOwn } from '../door/ownStorage';
+import { WHOSE } from '@/workers/whose';
 import { PAGES_CACHE } from '@/workers/offlineCaches';
 
 /** Pages that a dark house needs. */
 const KEPT_PAGES = ['/', '/outage', '/outage/prepare', '/outage/drill', '/stock', '/stock/shopping'];
 const KEEP_AGAIN_MS = 5 * 60_000;
-const PLACE = 'orderly-frost:kept-at';
+const PLACE = 'pages-kept-at';
 
 /** Fetches the pages that a dark house needs, now and then, while there is a network. */
 async function keepPages(): Promise<void> {
-  const last = Number(localStorage.getItem(PLACE) ?? 0);
+  const last = Number(readOwn(PLACE) ?? 0);
   if (!navigator.onLine || Date.now() - last < KEEP_AGAIN_MS) return;
   const cache = await caches.open(PAGES_CACHE);
   for (const page of KEPT_PAGES) {
     const response = await fetch(page, { headers: { accept: 'text/html' } });
-    if (response.ok) await cache.put(page, response);
+    // Somebody else may have come to this device meanwhile.
+    if (response.ok && response.headers.get(WHOSE) === shownWhose()) await cache.put(page, response);
   }
-  localStorage.setItem(PLACE, String(Date.now()));
+  writeOwn(PLACE, String(Date.now()));
 }
 
 /**

@@ -1,8 +1,12 @@
 import type Joi from 'joi';
 import { parse } from 'secure-json-parse';
+import { logHere } from '@/services/keys/securityLog';
 import { inOurUnits } from '@/services/household/inOurUnits';
 import { Problem, toProblem } from '@/services/door/problem';
-import { mustBe } from '@/services/keys/whoAsks';
+import { asksForKeys } from '@/services/keys/asksForKeys';
+import { mustBe, whoAsks } from '@/services/keys/whoAsks';
+import { WHOSE } from '@/workers/whose';
+import { whoseOf } from '@/services/household/standing';
 import { type Role, ROLES } from '@/core/model/role';
 import { asStream } from '@/services/exchange/exportHousehold';
 import { inHousehold } from '@/services/household/chosen';
@@ -48,6 +52,13 @@ async function respond(work: () => Promise<Response>, headers: HeadersInit = HEA
   }
 }
 
+/** Says whose an answer is, so that a phone keeps it for nobody else. */
+async function whoseHeader(may: May): Promise<Record<string, string>> {
+  if (may === 'anyone') return {};
+  const { member, householdId } = await whoAsks();
+  return householdId === null ? {} : { [WHOSE]: whoseOf(member?.member, householdId) };
+}
+
 /** One method of an address; every other one answers 405 and names it. */
 export function only(method: Method, handler: Handler): Methods {
   const allow = method === 'GET' ? 'GET, HEAD' : method;
@@ -86,7 +97,8 @@ export function reads<Query>(
       await enter(may);
       const query = queryOf<Query>(request, schema);
       const answer = await work(query, await pathOf(context));
-      return Response.json(asIs ? answer : await inOurUnits(answer), { headers: HEADERS });
+      const headers = { ...HEADERS, ...(await whoseHeader(may)) };
+      return Response.json(asIs ? answer : await inOurUnits(answer), { headers });
     }),
   );
 }
@@ -118,14 +130,15 @@ export const prints = <Query>(
 /**
  * An address whose file is sent in parts, as it is read.
  *
- * @param name of the file, by what was asked @param write sends the next part, and says when it may have another
+ * @param name of the file, by what was asked @param work sends the next part, and says when it may have another
+ * @param exports what the log of keys says of it
  */
 export const streams = <Query>(
   name: (query: Query) => string,
   type: string,
   schema: Joi.ObjectSchema,
   work: (query: Query, write: (part: string) => Promise<void>) => Promise<void>,
-  may: May = LOOKERS,
+  { may = LOOKERS, exports }: { may?: May; exports?: (query: Query) => string } = {},
 ): Methods =>
   only('GET', (request) =>
     respond(async () => {
@@ -133,6 +146,7 @@ export const streams = <Query>(
       const query = queryOf<Query>(request, schema);
       // Whose it is, is known before the answer begins; what fails later ends it in the middle, and no length was promised.
       const household = await ourHousehold();
+      if (exports) await logHere('export', exports(query));
       const stream = asStream((write) => inHousehold(household.id, () => work(query, write)));
       return new Response(stream, {
         headers: {
@@ -244,8 +258,10 @@ export function showsPicture(work: (path: Path) => Promise<Buffer>): Methods {
       await enter(LOOKERS);
       queryOf(request, QUERIES.none);
       const jpeg = await work(await pathOf(context));
+      // Where several people use one device, what one has seen is kept for none of them.
+      const cache = asksForKeys() ? 'no-store' : 'private, max-age=31536000, immutable';
       return new Response(new Uint8Array(jpeg), {
-        headers: { 'content-type': 'image/jpeg', 'cache-control': 'private, max-age=31536000, immutable' },
+        headers: { 'content-type': 'image/jpeg', 'cache-control': cache },
       });
     }),
   );

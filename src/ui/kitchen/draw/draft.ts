@@ -1,11 +1,12 @@
 import type { ApplianceDrawing } from '@/core/model/drawing';
+import { readOwn, writeOwn } from '../../door/ownStorage';
 
-const nameOf = (key: string): string => `orderly-frost drawing ${key}`;
+const nameOf = (key: string): string => `drawing ${key}`;
 
 /** An unfinished drawing left in this browser, if it began from the same version. */
 export function keptDraft(key: string, version: number | null): ApplianceDrawing | null {
   try {
-    const text = localStorage.getItem(nameOf(key));
+    const text = readOwn(nameOf(key));
     if (text === null) return null;
     const draft = JSON.parse(text) as { version: number | null; drawing: ApplianceDrawing };
     return draft.version === version ? draft.drawing : null;
@@ -16,17 +17,7 @@ export function keptDraft(key: string, version: number | null): ApplianceDrawing
 
 /** Keeps a drawing in this browser until it is saved. A browser that keeps nothing goes without. */
 export function keepDraft(key: string, version: number | null, drawing: ApplianceDrawing): void {
-  try {
-    localStorage.setItem(nameOf(key), JSON.stringify({ version, drawing }));
-  } catch {
-    return;
-  }
+  writeOwn(nameOf(key), JSON.stringify({ version, drawing }));
 }
 
-export function forgetDraft(key: string): void {
-  try {
-    localStorage.removeItem(nameOf(key));
-  } catch {
-    return;
-  }
-}
+export const forgetDraft = (key: string): void => writeOwn(nameOf(key), null);

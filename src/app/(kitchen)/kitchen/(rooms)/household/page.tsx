@@ -19,7 +19,11 @@ export default async function HouseholdPage() {
       <div className="grid items-start gap-4 lg:grid-cols-2">
         <HouseholdForm view={view} />
         <HeadsUpForm settings={view.settings} />
-        <CalendarAddress address={view.calendar_address} notifyAt={view.settings.notifyAt} />
+        <CalendarAddress
+          address={view.calendar_address}
+          own={view.calendar_own}
+          notifyAt={view.settings.notifyAt}
+        />
         <HouseholdDoors view={view} />
       </div>
     </>

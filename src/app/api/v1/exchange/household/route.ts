@@ -8,5 +8,5 @@ export const { GET, POST, PUT, PATCH, DELETE } = streams(
   'application/json',
   QUERIES.none,
   async (_query, write) => exportHousehold(await ourHousehold(), write),
-  ['cook'],
+  { may: ['cook'], exports: () => 'The whole household was exported.' },
 );

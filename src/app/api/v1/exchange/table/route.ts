@@ -9,4 +9,5 @@ export const { GET, POST, PUT, PATCH, DELETE } = streams<{ table: TableName }>(
   'text/csv; charset=utf-8',
   QUERIES.table,
   async ({ table }, write) => exportTable(await ourHousehold(), table, write),
+  { exports: ({ table }) => `The table ${table} was exported.` },
 );
