@@ -5,11 +5,13 @@ const createJestConfig = nextJest({ dir: './' });
 /** Tests that bring a store of their own, or need none: they run beside the others. */
 const OWN = [
   'backups',
+  'heldUp',
   'imports',
   'keys',
   'layers',
   'leaks',
   'migrations',
+  'restarts',
   'startKills',
   'stockRun',
   'storeGone',

@@ -1,7 +1,9 @@
 // npm run bench: ratios and counts in one run on the production build, as a table and as JSON.
+// With --quick each measure runs once, to see that it works.
 import process from 'node:process';
 import {
   ensureBuild,
+  ensureChromium,
   ensureModules,
   freePort,
   prepareDatabase,
@@ -15,6 +17,7 @@ import { mkdirSync, readFileSync } from 'node:fs';
 import path from 'node:path';
 
 await ensureModules();
+ensureChromium();
 await ensureBuild();
 const { openThrowaway } = await import('./mariadb.mjs');
 const databases = [];
@@ -42,6 +45,7 @@ try {
     LARGE_URL: large.base,
     LARGE_DATABASE_URL: large.url,
     BENCH_OUT: out,
+    BENCH_QUICK: process.argv.includes('--quick') ? '1' : '0',
   };
   if ((await run(process.execPath, ['--import', 'tsx', 'scripts/measure.ts'], { env })) !== 0)
     process.exitCode = 1;

@@ -28,7 +28,13 @@ export function giveUp(text) {
   throw new Error(text);
 }
 
-const LEAST_FREE_MB = 24;
+/** What a start needs free, and what each part of a first one takes besides, MB. */
+const MIN_FREE_MB = 24;
+const FIRST_START_MB = [
+  { made: path.join(ROOT, 'node_modules', '.orderly-frost'), takes: 1100 },
+  { made: path.join(ROOT, '.next', 'orderly-frost'), takes: 300 },
+  { made: path.join(VAR, 'mariadb', 'data'), takes: 180, own: true },
+];
 
 /** Free space on the disk of `var/`, MB. */
 function freeMb() {
@@ -43,9 +49,15 @@ export function checkRoom() {
   writeFileSync(file, 'room');
   rmSync(file, { force: true });
   const free = freeMb();
-  if (free < LEAST_FREE_MB)
+  const missing = FIRST_START_MB.filter(
+    ({ made, own }) => !existsSync(made) && !(own && process.env.DATABASE_URL),
+  );
+  const needed = missing.reduce((sum, { takes }) => sum + takes, MIN_FREE_MB);
+  if (free < needed)
     giveUp(
-      `The disk is full: ${free} MB are free for ${VAR}, and ${LEAST_FREE_MB} are needed. Make room, then start again.`,
+      missing.length === 0
+        ? `The disk is full: ${free} MB are free for ${VAR}, and ${needed} are needed. Make room, then start again.`
+        : `The first start needs ${needed} MB for ${VAR}, and ${free} MB are free. Make room, then start again.`,
     );
 }
 
@@ -69,7 +81,7 @@ export function sayPlainly(error) {
 
 /** What may stand behind a database that does not start: a full disk is told. */
 export const sayRoom = () =>
-  freeMb() < LEAST_FREE_MB ? ' The disk is full: make room, then start again.' : '';
+  freeMb() < MIN_FREE_MB ? ' The disk is full: make room, then start again.' : '';
 
 export function isAlive(pid) {
   try {
@@ -156,6 +168,11 @@ export function installPackages(packages, purpose) {
   updated = true;
   if (!call(['install', '-y', '-qq', '--no-install-recommends', ...packages]))
     giveUp(`Could not install ${purpose}. Please run, as root:\n\n  ${command}`);
+}
+
+/** Debian's Chromium, for who tries or measures pages. */
+export function ensureChromium() {
+  if (!findProgram('chromium')) installPackages(['chromium'], 'Chromium');
 }
 
 /** Node modules as the lockfile says; quick when they are there. */

@@ -20,6 +20,7 @@ import { quantile } from './quantile';
 import { roundsAndLookBack } from './measureRounds';
 import { scrollStock, type Side, stockFewAgainstMany, twentyTakers } from './measureStock';
 import { dragAmong200, fitOf20Kinds, type Measured, placement60 } from './measureKitchen';
+import { inFull } from './benchScale';
 
 const BASE = process.env.BASE_URL ?? 'http://localhost:3000';
 const LARGE = process.env.LARGE_URL ?? BASE;
@@ -55,7 +56,11 @@ async function touch(base: string): Promise<void> {
 }
 
 /** Today against the page that has nothing on it, request by request in turn; as it was left, and first after a command. */
-async function todayAgainstEmpty(base: string, packages: string, rounds = 200): Promise<Measured[]> {
+async function todayAgainstEmpty(
+  base: string,
+  packages: string,
+  rounds = inFull(200, 4),
+): Promise<Measured[]> {
   const measured: Measured[] = [];
   for (const [when, count, before] of [
     ['nothing changed since', rounds, () => Promise.resolve()],
@@ -84,9 +89,9 @@ async function todayAgainstEmpty(base: string, packages: string, rounds = 200): 
 /** Today while the largest forecast runs, against Today as usual. */
 async function duringForecast(): Promise<Measured[]> {
   const usual: number[] = [];
-  for (let round = 0; round < 60; round++) usual.push(await fetchMs(`${BASE}/api/v1/today`));
+  for (let round = 0; round < inFull(60, 5); round++) usual.push(await fetchMs(`${BASE}/api/v1/today`));
   const during: number[] = [];
-  for (let run = 0; run < 4; run++) {
+  for (let run = 0; run < inFull(4, 1); run++) {
     let over = false;
     const forecast = fetch(`${BASE}/api/v1/estimates/outage`, {
       method: 'POST',
@@ -122,7 +127,7 @@ async function connect(
 }
 
 /** The calendar feed of a household with 5,000 packages. */
-async function feedOf5000(rounds = 30): Promise<Measured[]> {
+async function feedOf5000(rounds = inFull(30, 2)): Promise<Measured[]> {
   const { db, household } = await connect(process.env.LARGE_DATABASE_URL);
   await crowd(db, household.id, 5000);
   await db.end();
@@ -136,10 +141,10 @@ async function feedOf5000(rounds = 30): Promise<Measured[]> {
 }
 
 /** Today's reads with 200 and with 20,000 packages of the same spread, request by request in turn. */
-async function todayFewAgainstMany(rounds = 200): Promise<Measured[]> {
+async function todayFewAgainstMany(rounds = inFull(200, 3)): Promise<Measured[]> {
   for (const [url, count] of [
     [process.env.DATABASE_URL, 200],
-    [process.env.LARGE_DATABASE_URL, 20_000],
+    [process.env.LARGE_DATABASE_URL, inFull(20_000, 400)],
   ] as const) {
     const { db, household } = await connect(url);
     await crowd(db, household.id, count);
@@ -192,7 +197,7 @@ async function scriptBytes(): Promise<Measured[]> {
 }
 
 /** One-package hauls from ten clients at once. */
-async function commandsPerSecond(seconds = 8): Promise<Measured[]> {
+async function commandsPerSecond(seconds = inFull(8, 1)): Promise<Measured[]> {
   const today = new Date().toISOString().slice(0, 10);
   const body = () =>
     JSON.stringify({
@@ -219,7 +224,7 @@ async function commandsPerSecond(seconds = 8): Promise<Measured[]> {
 }
 
 /** Governing dates in the core: every food, histories of six events. */
-function governingDates(count = 100_000): Measured[] {
+function governingDates(count = inFull(100_000, 2_000)): Measured[] {
   const rows = (name: string): TableRow[] =>
     parse(readFileSync(path.join(process.cwd(), 'data', name), 'utf8'), { columns: true, bom: true });
   const { classes } = readOutageClasses('outage.csv', rows('outage.csv'));
@@ -271,7 +276,7 @@ const stockMany = (): Promise<Measured[]> =>
   bothSides(async (small, large) => [
     ...(await stockFewAgainstMany(small, large)),
     ...(await scrollStock(large)),
-    ...(await twentyTakers(large, Number(process.env.TAKERS_SECONDS ?? 180))),
+    ...(await twentyTakers(large, Number(process.env.TAKERS_SECONDS ?? inFull(180, 2)))),
   ]);
 
 /** What is measured, by name; `BENCH_ONLY` chooses some of them. */
@@ -299,6 +304,23 @@ const WORK: Record<string, () => Promise<Measured[]> | Measured[]> = {
 
 const wanted = (process.env.BENCH_ONLY ?? Object.keys(WORK).join(',')).split(',');
 const measured: Measured[] = [];
-for (const name of wanted) measured.push(...((await WORK[name]?.()) ?? []));
+const failed: string[] = [];
+for (const name of wanted) {
+  const begun = performance.now();
+  try {
+    const work = WORK[name];
+    if (!work) throw new Error(`There is no measure “${name}”: ${Object.keys(WORK).join(', ')}.`);
+    measured.push(...(await work()));
+    console.log(`${name}: measured in ${((performance.now() - begun) / 1000).toFixed(1)} s`);
+  } catch (error) {
+    // The others go on.
+    console.error(`${name} failed:`, error);
+    failed.push(name);
+  }
+}
 console.table(measured.map(({ what, value, unit }) => ({ what, value: Number(value.toPrecision(4)), unit })));
 writeFileSync(process.env.BENCH_OUT ?? 'bench.json', JSON.stringify(measured, null, 2));
+if (failed.length > 0) {
+  console.error(`Not measured: ${failed.join(', ')}`);
+  process.exitCode = 1;
+}

@@ -8,11 +8,12 @@ import type { CutPart } from '../src/core/model/cut';
 import { classes } from '../tests/fixtures/reference';
 import type { Measured } from './measureKitchen';
 import { quantile } from './quantile';
+import { inFull } from './benchScale';
 
-const HOMES = 500;
-const SAMPLES = 400;
+const HOMES = inFull(500, 4);
+const SAMPLES = inFull(400, 200);
 const NOISE_K = 0.3;
-const PACKAGES = 5000;
+const PACKAGES = inFull(5000, 100);
 const FRIDGE_GRACE_H = 2;
 
 /** A home with its hidden truth, and three readings of its air. */

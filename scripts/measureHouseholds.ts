@@ -4,8 +4,9 @@ import { runLocked } from '../src/services/door/runCommands';
 import { closeDatabase, sql, transaction } from '../src/store/database';
 import { addHousehold } from '../src/store/households';
 import type { Measured } from './measureKitchen';
+import { inFull } from './benchScale';
 
-const SECONDS = 6;
+const SECONDS = inFull(6, 1);
 const SETTINGS = {
   caution: 'usual',
   notifyAt: '08:00',

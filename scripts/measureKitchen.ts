@@ -11,6 +11,7 @@ import { fitContainer } from '../src/core/packaging/fit';
 import { placementModel, worthOf } from '../src/core/placement/placementModel';
 import type { PlacingPackage, PlacingZone } from '../src/core/placement/placing';
 import { food } from '../tests/fixtures/reference';
+import { inFull } from './benchScale';
 
 /** One line of the table. */
 export interface Measured {
@@ -106,7 +107,7 @@ export function toCore({ zones, packages }: ReturnType<typeof crowdedHaul>): {
   };
 }
 
-const PROOF_SECONDS = 70;
+const PROOF_SECONDS = inFull(70, 1);
 /** Points for placing a package at all, as in the model. */
 const PLACED = 1000;
 
@@ -200,7 +201,7 @@ function wall(): ApplianceDrawing {
   return drawing;
 }
 
-const DRAG_MS = 3000;
+const DRAG_MS = inFull(3000, 500);
 
 /** 200 zones on paper, one of them dragged about: frames drawn a second, from the browser's trace. */
 export async function dragAmong200(base: string): Promise<Measured[]> {

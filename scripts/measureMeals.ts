@@ -8,12 +8,13 @@ import { food } from '../tests/fixtures/reference';
 import { madeUpWeek } from '../tests/fixtures/weeks';
 import type { Measured } from './measureKitchen';
 import { quantile } from './quantile';
+import { inFull } from './benchScale';
 
-const WEEKS = 20;
-const PROVEN = 4;
-const PACKAGES = 300;
-const PROOF_SECONDS = 30;
-const THAWING = 20;
+const WEEKS = inFull(20, 1);
+const PROVEN = inFull(4, 1);
+const PACKAGES = inFull(300, 60);
+const PROOF_SECONDS = inFull(30, 2);
+const THAWING = inFull(20, 2);
 const FROZEN = ['ground-lamb', 'trout', 'stew', 'chicken-pieces', 'soup'];
 
 /** How long a week takes, how near it comes to the exact model's best, what it saves; and a thaw plan. */

@@ -7,10 +7,11 @@ import { quantile } from './quantile';
 import { ORDERLY } from './simulate/habits';
 import { USUAL_TRUTH } from './simulate/larder';
 import { liveYear } from './simulate/year';
+import { inFull } from './benchScale';
 
-const TIMES = 30;
-const PACKAGES = 20_000;
-const EVENTS = 80_000;
+const TIMES = inFull(30, 1);
+const PACKAGES = inFull(20_000, 400);
+const EVENTS = inFull(80_000, 800);
 
 /** A year's losses among the events: every package thrown out once, with its whole image. */
 async function lose({ db, household }: Side): Promise<void> {
@@ -83,13 +84,13 @@ export async function roundsAndLookBack(few: Side, many: Side): Promise<Measured
   await lengthen(many, EVENTS);
   await lose(many);
   const charts: number[] = [];
-  for (let at = 0; at < 5; at++) {
+  for (let at = 0; at < inFull(5, 1); at++) {
     await touch(many);
     charts.push(await readMs(many, '/api/v1/look-back'));
   }
   const foods = new Map(all.map((food) => [food.id, food]));
   const begun = performance.now();
-  for (let seed = 1; seed <= 5; seed++) liveYear(ORDERLY, seed, USUAL_TRUTH, foods);
+  for (let seed = 1; seed <= inFull(5, 1); seed++) liveYear(ORDERLY, seed, USUAL_TRUTH, foods);
   measured.push(
     {
       what: 'look back over 20,000 packages and 100,000 events, worst of 5',

@@ -4,13 +4,14 @@ import type { Connection } from 'mysql2/promise';
 import { crowd } from '../tests/fixtures/crowd';
 import type { Measured } from './measureKitchen';
 import { quantile } from './quantile';
+import { inFull } from './benchScale';
 
-const FEW = 200;
-const MANY = 20_000;
-const EVENTS = 100_000;
-const ROUNDS = 60;
-const TAKERS = 20;
-const SCROLL_MS = 6000;
+const FEW = inFull(200, 100);
+const MANY = inFull(20_000, 400);
+const EVENTS = inFull(100_000, 1_000);
+const ROUNDS = inFull(60, 1);
+const TAKERS = inFull(20, 4);
+const SCROLL_MS = inFull(6000, 800);
 
 /** A server with its household. */
 export interface Side {
@@ -52,7 +53,11 @@ export async function lengthen({ db, household }: Side, events: number): Promise
   await db.query(
     `INSERT INTO ledger_event (household_id, command_id, seq, type, package_id, at, says, before_image, after_image)
      SELECT ?, told.id, numbers.seq, 'package.answered', found.id, told.at, 'Looked at.', NULL, '{"amount": 1}'
-       FROM (SELECT id, at FROM command WHERE household_id = ? AND says = 'Looked at.' LIMIT 1000) AS told
+       FROM (SELECT id, at FROM command
+              WHERE household_id = ? AND says = 'Looked at.'
+                AND NOT EXISTS (SELECT 1 FROM ledger_event WHERE ledger_event.household_id = command.household_id
+                                                             AND ledger_event.command_id = command.id)
+              LIMIT 1000) AS told
        JOIN (SELECT seq FROM seq_1_to_${Math.ceil(events / 1000)}) AS numbers
        JOIN (SELECT id FROM package WHERE household_id = ? LIMIT 1) AS found`,
     [household, household, household],

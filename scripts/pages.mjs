@@ -10,7 +10,6 @@ const MINUTE_MS = 60_000;
 const DECIDES = [
   'host',
   'cookie',
-  'x-orderly-frost-household',
   'accept-language',
   'x-orderly-frost-phone',
   'rsc',
@@ -31,8 +30,10 @@ const pages = new LRUCache({
 });
 
 /** True for a page, or the parts of one that the router fetches; keys and households change without anything being told in one. */
-const isPage = ({ method, url }) =>
+const isPage = ({ method, url, headers }) =>
   method === 'GET' &&
+  // Whoever names a household besides the one in the cookie is answered afresh.
+  headers['x-orderly-frost-household'] === undefined &&
   !/^\/(_next|api|blank|calendar\.ics|icon|kitchen\/keys|start|join|sign-in|label)/.test(url);
 
 /** How the household stands: another text after every command and with every minute; `null`: not known, so nothing is kept. */

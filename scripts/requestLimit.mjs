@@ -1,7 +1,9 @@
 // How many requests one address may send in a minute: counted here at once, and together with the other copies of the server.
+import { LRUCache } from 'lru-cache';
 import { RateLimiterMemory } from 'rate-limiter-flexible';
 
 const SECONDS = 60;
+const MAX_ADDRESSES = 100_000;
 /** An address is told of to the others each time it has sent this share of what it may: a house that cooks never is. */
 const TOLD_EACH = 1 / 60;
 
@@ -14,7 +16,8 @@ const TOLD_EACH = 1 / 60;
 export function requestLimit(most, tellAll) {
   const here = new RateLimiterMemory({ points: most, duration: SECONDS });
   const shut = new RateLimiterMemory({ points: 0, duration: SECONDS });
-  const untold = new RateLimiterMemory({ points: Number.MAX_SAFE_INTEGER, duration: SECONDS });
+  /** Requests of an address that the others have not been told of. */
+  const untold = new LRUCache({ max: MAX_ADDRESSES, ttl: SECONDS * 1000 });
   const step = Math.max(1, Math.ceil(most * TOLD_EACH));
   const secondsOf = (ms) => Math.max(1, Math.ceil(ms / 1000));
 
@@ -31,12 +34,11 @@ export function requestLimit(most, tellAll) {
     } catch (left) {
       return secondsOf(left.msBeforeNext);
     }
-    const { consumedPoints } = await untold.consume(address);
-    if (consumedPoints >= step) {
-      await untold.delete(address);
-      // Nobody waits for it: the next ones are turned away by it.
-      void tell(address, consumedPoints);
-    }
+    // Counted and told in one go: of a thousand that come at once each would tell of all.
+    const count = (untold.get(address) ?? 0) + 1;
+    untold.set(address, count >= step ? 0 : count);
+    // Nobody waits for it: the next ones are turned away by it.
+    if (count >= step) void tell(address, count);
     return 0;
   };
 }

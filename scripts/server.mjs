@@ -9,7 +9,7 @@ import compression from 'compression';
 import next from 'next';
 import { answerPage } from './pages.mjs';
 import { requestLimit } from './requestLimit.mjs';
-import { answerFigures, log, watched } from './watch.mjs';
+import { answerFigures, log, METHODS, wantedStatus, watched } from './watch.mjs';
 
 const [, , host, portText] = process.argv;
 const port = Number(portText);
@@ -64,13 +64,14 @@ function isBroken(url) {
   }
 }
 
-/** A page made while the store could not be reached says so in its status too. */
-function tellGone(request, response) {
+/** A page made while the store could not be reached, or that turns somebody away, says so in its status too. */
+function tellStatus(request, response) {
   const writeHead = response.writeHead.bind(response);
   response.writeHead = (status, ...rest) => {
-    const gone = status === 200 && globalThis.orderlyFrostGone === true && !request.url.startsWith('/_next/');
+    if (status !== 200 || request.url.startsWith('/_next/')) return writeHead(status, ...rest);
+    const gone = globalThis.orderlyFrostGone === true;
     if (gone) response.setHeader('retry-after', '5');
-    return writeHead(gone ? 503 : status, ...rest);
+    return writeHead(gone ? 503 : (wantedStatus() ?? 200), ...rest);
   };
 }
 
@@ -118,8 +119,18 @@ async function sendAway(request, response) {
   return true;
 }
 
+/** What the build put out lies there, and nothing else. */
+const BUILT = /^\/_next\/(static\/|image\?)/;
+
 async function answer(request, response, handle) {
   const url = request.url ?? '/';
+  if (secure) response.setHeader('strict-transport-security', 'max-age=31536000');
+  if (!METHODS.includes(request.method))
+    return refuse(response, 405, 'wrong-method', `There is no method ${request.method} here.`, {
+      allow: METHODS.join(', '),
+    });
+  if (url.startsWith('/_next/') && !BUILT.test(url))
+    return refuse(response, 404, 'not-found', 'There is no such file.');
   if (url === '/service-worker.js') return answerWorker(response);
   if (url === CERTIFICATE && tls) return answerCertificate(response);
   if (url === '/metrics' && (await answerFigures(request, response))) return;
@@ -140,7 +151,7 @@ async function answer(request, response, handle) {
   request.headers['x-orderly-frost-phone'] = isPhone(request) ? '1' : '0';
   request.headers['x-orderly-frost-address'] = addressOf(request);
   if (!isApi(url)) {
-    tellGone(request, response);
+    tellStatus(request, response);
     if (!url.startsWith('/_next/') && (await sendAway(request, response))) return;
   }
   await compressed(request, response);
@@ -154,6 +165,9 @@ const handle = app.getRequestHandler();
 /** Where the household's own certificate and key lie: then the address is a secure one. */
 const { TLS_CERT: certFile, TLS_KEY: keyFile } = process.env;
 const tls = certFile && keyFile ? { cert: readFileSync(certFile), key: readFileSync(keyFile) } : null;
+
+/** Browsers come by TLS, here or at a proxy in front of it. */
+const secure = tls !== null || (process.env.PUBLIC_URL ?? '').startsWith('https:');
 
 const listen = (request, response) => {
   watched(request, response, () => answer(request, response, handle)).catch((error) => {

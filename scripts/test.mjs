@@ -1,5 +1,5 @@
 // npm test: everything a fresh machine needs, then all suites; ends with "N passed, N failed".
-// With a word behind it (checks, unit, integration, e2e) only that part runs.
+// With a word behind it (checks, unit, bench, integration, e2e) only that part runs.
 import { spawn } from 'node:child_process';
 import { mkdirSync, readFileSync, rmSync } from 'node:fs';
 import path from 'node:path';
@@ -7,10 +7,9 @@ import process from 'node:process';
 import { cleanUp, watchOver } from './children.mjs';
 import {
   ensureBuild,
+  ensureChromium,
   ensureModules,
-  findProgram,
   freePort,
-  installPackages,
   pause,
   prepareDatabase,
   run,
@@ -139,10 +138,6 @@ async function playwright(project, env) {
   );
 }
 
-function ensureChromium() {
-  if (!findProgram('chromium')) installPackages(['chromium'], 'Chromium');
-}
-
 async function main() {
   watchOver();
   await ensureModules();
@@ -153,6 +148,8 @@ async function main() {
   if (wanted('checks')) await checks();
   if (needsServer) await ensureBuild();
   await unit;
+  if (wanted('bench'))
+    await check('Bench, each measure once', process.execPath, ['scripts/bench.mjs', '--quick']);
   if (needsServer) {
     await untilDayHolds();
     // Those with a store and a server of their own do not disturb the shared ones, and mostly wait.

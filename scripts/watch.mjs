@@ -1,6 +1,8 @@
 // What a person who runs this for others sees of it: a log line a request with an id, and figures in the usual text format.
 import { AsyncLocalStorage } from 'node:async_hooks';
-import { randomUUID, timingSafeEqual } from 'node:crypto';
+import { createHash, randomUUID, timingSafeEqual } from 'node:crypto';
+import { readFileSync } from 'node:fs';
+import path from 'node:path';
 import process from 'node:process';
 import pino from 'pino';
 import { collectDefaultMetrics, Gauge, Histogram, Registry } from 'prom-client';
@@ -17,10 +19,16 @@ export const log = pino(
   pino.destination({ dest: 2, sync: false }),
 );
 
-/** The id of the request that is being answered, for whoever logs in the middle of it. */
+/** The request that is being answered: its id, for whoever logs in the middle of it, and the status that a page wants. */
 const asking = new AsyncLocalStorage();
-globalThis.orderlyFrostRequestId = () => asking.getStore();
-globalThis.orderlyFrostLog = (told, says) => log.error({ id: asking.getStore(), ...told }, says);
+globalThis.orderlyFrostRequestId = () => asking.getStore()?.id;
+globalThis.orderlyFrostLog = (told, says) => log.error({ id: asking.getStore()?.id, ...told }, says);
+/** A page cannot set its status; it says here which one is right. */
+globalThis.orderlyFrostStatus = (status) => {
+  const asked = asking.getStore();
+  if (asked) asked.status = status;
+};
+export const wantedStatus = () => asking.getStore()?.status;
 
 const figures = new Registry();
 collectDefaultMetrics({ register: figures, prefix: 'orderly_frost_' });
@@ -45,14 +53,20 @@ new Gauge({
   },
 });
 
-const METHODS = ['GET', 'HEAD', 'POST', 'PUT', 'PATCH', 'DELETE', 'OPTIONS'];
+export const METHODS = ['GET', 'HEAD', 'POST', 'PUT', 'PATCH', 'DELETE', 'OPTIONS'];
 
-/** Where a request goes, one of few: the place of the API or of the pages, never an id. */
-function placeOf(path) {
-  const [, first = '', second = '', third = ''] = path.split('/');
-  const plain = (word) => (/^[a-z0-9.-]{1,24}$/.test(word) ? word : '*');
-  if (first === 'api') return `/api/${plain(second)}/${plain(third)}`;
-  return first.startsWith('_next') ? '/_next' : `/${first === '' ? '' : plain(first)}`;
+/** The addresses there are, as the build knows them; what catches all others is none. */
+const routes = JSON.parse(readFileSync(path.join(process.cwd(), '.next', 'routes-manifest.json'), 'utf8'));
+const fixed = new Set(routes.staticRoutes.map(({ page }) => page));
+const patterns = routes.dynamicRoutes
+  .filter(({ page }) => !page.includes('[...'))
+  .map(({ page, regex }) => ({ page, regex: new RegExp(regex) }));
+
+/** Where a request goes: the pattern of its route, of which there are a few hundred whatever is asked. */
+function placeOf(asked) {
+  if (asked.startsWith('/_next/')) return '/_next';
+  if (fixed.has(asked)) return asked;
+  return patterns.find(({ regex }) => regex.test(asked))?.page ?? 'unknown';
 }
 
 const ID = /^[\w-]{8,64}$/;
@@ -62,7 +76,7 @@ export function watched(request, response, answer) {
   const told = process.env.TRUST_PROXY === '1' ? String(request.headers['x-request-id'] ?? '') : '';
   const id = ID.test(told) ? told : randomUUID();
   const begun = process.hrtime.bigint();
-  const path = (request.url ?? '/').split('?', 1)[0].slice(0, 200);
+  const asked = (request.url ?? '/').split('?', 1)[0].slice(0, 200);
   const method = METHODS.includes(request.method) ? request.method : 'other';
   response.setHeader('x-request-id', id);
   open.inc();
@@ -71,20 +85,23 @@ export function watched(request, response, answer) {
     const took = Number(process.hrtime.bigint() - begun) / 1e9;
     const status = response.statusCode;
     // Unknown places would make a line each in the figures.
-    const place = status === 404 ? 'unknown' : placeOf(path);
+    const place = status === 404 ? 'unknown' : placeOf(asked);
     seconds.observe({ method, place, status: String(status) }, took);
-    const line = { id, method, path, status, ms: Math.round(took * 1000) };
+    const line = { id, method, path: asked, status, ms: Math.round(took * 1000) };
     if (status >= 500) log.error(line, 'failed');
     else if (LOGS_ALL) log.info(line, 'answered');
   });
-  return asking.run(id, answer);
+  return asking.run({ id }, answer);
 }
+
+/** What is compared has one length, whatever bytes were sent. */
+const digestOf = (text) => createHash('sha256').update(text).digest();
 
 /** Whether the figures may be read: from this machine itself, or with the key that was set for it. */
 function mayRead({ headers, socket }) {
   const key = process.env.METRICS_KEY ?? '';
   const told = /^Bearer (.+)$/.exec(headers.authorization ?? '')?.[1] ?? '';
-  if (key !== '') return told.length === key.length && timingSafeEqual(Buffer.from(told), Buffer.from(key));
+  if (key !== '') return timingSafeEqual(digestOf(told), digestOf(key));
   // A proxy on this machine says for whom it asks.
   return (
     /^(::1|(::ffff:)?127\.)/.test(socket.remoteAddress ?? '') && headers['x-forwarded-for'] === undefined

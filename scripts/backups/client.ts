@@ -1,5 +1,5 @@
 /** MariaDB's own programs, and connections for those who write and restore backups. */
-import { spawn } from 'node:child_process';
+import { type spawn } from 'node:child_process';
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';

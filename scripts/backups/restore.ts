@@ -24,23 +24,24 @@ const columnsOf = async (db: Connection, name: string, table: string): Promise<s
     .map((row) => `\`${row.name}\``)
     .join(', ');
 
-const identityOf = async (db: Connection, name: string): Promise<string | null> => {
-  const [row] = await rowsOf<{ digest: string }>(
-    db,
-    `SELECT digest FROM ??.reference_file WHERE name = 'database-id'`,
-    [name],
-  );
-  return row?.digest ?? null;
-};
+/** Whether a backup is of this very database, at an earlier time: something was entered that both know. */
+const isOurs = async (db: Connection, name: string, fresh: string): Promise<boolean> =>
+  (
+    await rowsOf(
+      db,
+      `SELECT 1
+         FROM \`${fresh}\`.command AS old
+         JOIN \`${name}\`.command AS now ON now.household_id = old.household_id AND now.id = old.id
+        LIMIT 1`,
+    )
+  ).length > 0;
 
 /**
  * A backup of this very database comes back with today's keys: who was ended, which codes were used and which devices were signed
  * out since stays so. Elsewhere members come with it and sign in again; its devices and invitations are not believed.
  */
 async function keepKeys(db: Connection, name: string, fresh: string): Promise<void> {
-  const same =
-    (await identityOf(db, name)) !== null && (await identityOf(db, name)) === (await identityOf(db, fresh));
-  if (!same) {
+  if (!(await isOurs(db, name, fresh))) {
     for (const table of ['device', 'invitation']) await db.query('DELETE FROM ??.??', [fresh, table]);
     return;
   }

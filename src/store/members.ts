@@ -91,6 +91,20 @@ export async function dropMembership(sql: Sql, householdId: number, memberId: st
   );
 }
 
+/** The names of a household's cooks. */
+export async function readCooks(sql: Sql, householdId: number): Promise<string[]> {
+  const rows = await sql.rows<{ name: string }>(
+    `SELECT member.name
+       FROM membership
+       JOIN member ON member.id = membership.member_id
+      WHERE membership.household_id = :householdId
+        AND membership.role = 'cook'
+      ORDER BY member.name`,
+    { householdId },
+  );
+  return rows.map(({ name }) => name);
+}
+
 /** The households that somebody belongs to. */
 export async function readHouseholdsOf(sql: Sql, memberId: string): Promise<number[]> {
   const rows = await sql.rows<{ id: number }>(

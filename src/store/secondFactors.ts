@@ -34,7 +34,7 @@ export async function putSecondFactor(
 }
 
 /** Uses the code of a period, once. @returns false when it, or a later one, was used already */
-export async function useStep(sql: Sql, memberId: string, step: number): Promise<boolean> {
+export async function takeStep(sql: Sql, memberId: string, step: number): Promise<boolean> {
   const { affectedRows } = await sql.run(
     `UPDATE member SET totp_step = :step WHERE id = :memberId AND COALESCE(totp_step, 0) < :step`,
     { memberId, step },
@@ -43,7 +43,7 @@ export async function useStep(sql: Sql, memberId: string, step: number): Promise
 }
 
 /** Uses a recovery code, once. @returns false when there is none such */
-export async function useRecoveryCode(sql: Sql, memberId: string, digest: string): Promise<boolean> {
+export async function takeRecoveryCode(sql: Sql, memberId: string, digest: string): Promise<boolean> {
   const { affectedRows } = await sql.run(
     `DELETE FROM recovery_code WHERE member_id = :memberId AND code_digest = :digest`,
     { memberId, digest },

@@ -95,19 +95,22 @@ test('two households on one server: set up, invited by code on other devices, ea
   expect([taken.status(), await taken.text()]).toEqual([200, expect.anything()]);
   await expect.poll(() => table.innerText(), { timeout: 60_000 }).not.toBe(offered);
 
+  const { packages } = (await (await maren.request.get('/api/v1/stock?limit=1')).json()) as {
+    packages: [{ code: string }];
+  };
+  const packageCode = packages[0].code;
   const reader = await device(browser);
   await comesIn(reader, forReader, 'Lise');
   await expect(reader.getByText('You look only')).toBeVisible();
-  await reader.goto('/stock/take');
-  await reader
-    .getByRole('button', { name: /^Take / })
-    .first()
-    .click();
-  await expect(reader.getByText('change nothing')).toBeVisible();
-
+  // What she may not press is not shown: no line to type in, no verb on a package, no bench.
+  await expect(reader.getByRole('textbox', { name: /^Quick line/ })).toHaveCount(0);
+  await reader.goto(`/p/${packageCode}`);
+  await expect(reader.getByRole('article')).toBeVisible();
+  await expect(reader.getByRole('button', { name: 'Take all' })).toHaveCount(0);
   await reader.goto('/haul');
-  await expect(reader.getByText('A cook brings in what comes')).toBeVisible();
+  await expect(reader.getByText('Only a cook can do that. Ask Maren')).toBeVisible();
   await reader.goto('/stock/take');
+  await expect(reader.getByText('Only a cook can do that. Ask Maren')).toBeVisible();
 
   // Her device is put out: the page that is open there asks for a key by itself, and so does the next one; each leads back.
   await maren.reload();
@@ -126,7 +129,7 @@ test('two households on one server: set up, invited by code on other devices, ea
   await maren.getByLabel('Your name').fill('maren');
   await maren.getByLabel('Password').fill('not this one');
   await maren.getByRole('button', { name: 'Open' }).click();
-  await expect(maren.getByRole('alert').filter({ hasText: 'do not fit' })).toBeVisible();
+  await expect(maren.getByRole('alert').filter({ hasText: 'belong together' })).toBeVisible();
   await maren.getByLabel('Password').fill('lamp herring oxide mitten');
   await maren.getByRole('button', { name: 'Open' }).click();
   await expect(maren).toHaveURL(/\/ledger$/);

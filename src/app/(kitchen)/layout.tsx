@@ -39,7 +39,12 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
         {shell ? (
           <DoorProvider
             wording={shell.wording}
-            house={{ demo: shell.household.demo, codesLocal: shell.codes_local }}
+            house={{
+              demo: shell.household.demo,
+              codesLocal: shell.codes_local,
+              refused: shell.refused,
+              cooks: shell.cooks,
+            }}
           >
             <a href="#main" className="button absolute -top-20 left-2 z-50 focus:top-2">
               Skip to the page

@@ -10,8 +10,11 @@ export const GUESTS_MAY: readonly Role[] = ['household', 'guest'];
 
 /** Each role in a word, and what it lets one do. */
 export const ROLE_WORDS: Readonly<Record<Role, { name: string; may: string }>> = {
-  cook: { name: 'Cook', may: 'everything, keys and the kitchen too' },
-  household: { name: 'Household', may: 'look at everything; take, put back, answer and shop' },
-  guest: { name: 'Guest', may: 'take what stands under “Help yourself”, read a label that is scanned' },
+  cook: { name: 'Cook', may: 'do everything, keys, kitchen and settings too' },
+  household: {
+    name: 'Household',
+    may: 'store, take, move, bin and find food, shop, plan meals and run a power cut',
+  },
+  guest: { name: 'Guest', may: 'take what is under “Help yourself”, and read a label that is scanned' },
   reader: { name: 'Reader', may: 'look at everything, change nothing' },
 };

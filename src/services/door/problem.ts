@@ -33,6 +33,8 @@ export interface ProblemBody {
 const watching = globalThis as typeof globalThis & {
   /** Set by the server (scripts/watch.mjs): writes a line with the id of the request. */
   orderlyFrostLog?: (told: object, says: string) => void;
+  /** Set by the same: the status of the page that is being made. */
+  orderlyFrostStatus?: (status: number) => void;
 };
 
 /** Writes a fault of ours down; never what a statement had in it, where names and digests stand. */
@@ -98,6 +100,13 @@ function problemOf(error: unknown): Problem {
 export function toProblem(error: unknown): { status: number; body: ProblemBody } {
   const { status, code, message, more } = problemOf(error);
   return { status, body: { error: { code, message, ...more } } };
+}
+
+/** For a page that turned somebody away who asked too often: what to say, with the status that belongs to it. @throws anything else */
+export function saysTooOften(error: unknown): { tooOften: string } {
+  if (!(error instanceof Problem) || error.status !== 429) throw error;
+  watching.orderlyFrostStatus?.(429);
+  return { tooOften: error.message };
 }
 
 /** What was read, or `null` when there is no such thing, or its address names none. */

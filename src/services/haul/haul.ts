@@ -4,7 +4,6 @@ import { type LabelText, labelText } from '@/core/labels/labelText';
 import { tapeWords } from '@/core/labels/tapeWords';
 import { asFrozen } from '@/core/ledger/package/asFrozen';
 import type { Package } from '@/core/model/package';
-import { ROLE_WORDS } from '@/core/model/role';
 import type { Container } from '@/core/model/container';
 import { type AmountUnit, sayAmount } from '@/core/units/sayAmount';
 import { sql } from '@/store/database';
@@ -46,8 +45,6 @@ export interface LastBuy {
 }
 
 export interface HaulView {
-  /** Why whoever asks begins no haul; `null`: she may. */
-  not_yours: string | null;
   now: string;
   today: string;
   haul: Haul | null;
@@ -174,7 +171,6 @@ export async function readHaulView(): Promise<HaulView> {
   const packedNow = new Set(lines.filter((line) => line.packages !== null).map(({ food }) => food));
   const before = bought.filter(({ foodId, startOn }) => !(packedNow.has(foodId) && startOn === today));
   return {
-    not_yours: role === 'cook' ? null : `A cook brings in what comes. You may ${ROLE_WORDS[role].may}.`,
     now: at,
     today,
     haul,

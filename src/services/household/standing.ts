@@ -1,4 +1,5 @@
 import { createHash } from 'node:crypto';
+import { WHOSE } from '@/workers/whose';
 import { now } from '../door/clock';
 import { whoAsks } from '../keys/whoAsks';
 import { minuteOf } from './context';
@@ -22,3 +23,9 @@ export const householdStanding = (cookie: string): Promise<{ text: string; whose
       whose: whoseOf(member?.member, id),
     };
   });
+
+/** Says whose an answer is, so that a phone keeps it for nobody else. */
+export async function whoseHeader(): Promise<Record<string, string>> {
+  const { member, householdId } = await whoAsks();
+  return householdId === null ? {} : { [WHOSE]: whoseOf(member?.member, householdId) };
+}

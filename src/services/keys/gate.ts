@@ -4,7 +4,8 @@ import { asksForKeys } from './asksForKeys';
 import { whoAsks } from './whoAsks';
 
 /** Pages that are open to whoever comes; the API and the calendar let in by themselves. */
-const OPEN = /^\/(sign-in|join|label|api|calendar\.ics|_next|blank|icon|apple-icon|manifest)\b/;
+const OPEN =
+  /^\/((sign-in|join|blank|calendar\.ics|(apple-)?icon[\w.-]*|manifest[\w.-]*)$|label\/[^/]+$|api\/|_next\/)/;
 /** Pages that a guest may see. */
 const GUESTS = /^\/guest\b/;
 

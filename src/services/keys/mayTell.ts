@@ -20,6 +20,10 @@ const typesIn = (body: unknown): string[] =>
     String((one as { type?: unknown } | null)?.type),
   );
 
+/** The commands that a role may not tell. */
+export const refusedTo = (role: Role): string[] =>
+  role === 'cook' ? [] : [...DOOR].flatMap(([type, { kind }]) => (kind.may?.includes(role) ? [] : [type]));
+
 /** Refuses kinds of command that a role may not tell, before anything else of them is looked at. @throws Problem 403 */
 export function refuseTypes(body: unknown, role: Role): void {
   if (role === 'cook') return;

@@ -1,7 +1,7 @@
 import Joi from 'joi';
 import { Secret, TOTP } from 'otpauth';
 import { sql, transaction } from '@/store/database';
-import { putSecondFactor, readSecondFactor, useRecoveryCode, useStep } from '@/store/secondFactors';
+import { putSecondFactor, readSecondFactor, takeRecoveryCode, takeStep } from '@/store/secondFactors';
 import { now } from '../door/clock';
 import { Problem } from '../door/problem';
 import { validate } from '../door/validate';
@@ -34,9 +34,9 @@ export async function isSecondFactor(memberId: string, code: string): Promise<bo
   const digits = code.replaceAll(/\s/g, '');
   if (/^\d{6}$/.test(digits)) {
     const step = stepOf(secret, digits);
-    return step !== null && useStep(sql(), memberId, step);
+    return step !== null && takeStep(sql(), memberId, step);
   }
-  return useRecoveryCode(sql(), memberId, digestOf(plainCode(code)));
+  return takeRecoveryCode(sql(), memberId, digestOf(plainCode(code)));
 }
 
 const me = async () => {

@@ -16,6 +16,7 @@ import { sql } from '@/store/database';
 import { readFirstOut } from '@/store/packages';
 import { heavy } from '../calculators/heavy';
 import { type HouseholdContext, viewContext } from '../household/context';
+import { inTurns } from '../door/inTurns';
 import { dateSchema, plainText, validate } from '../door/validate';
 import { readMeals } from './mealsOf';
 import { rememberedThawHours } from './rememberedThawHours';
@@ -99,15 +100,18 @@ export async function suggestWeek(body: unknown): Promise<WeekSuggestion> {
   const end = open.at(-1)?.on ?? today;
   const keeping = new Map<string, number>();
   // What passes its date this week, and of each food the next few that keep: more of them change nothing.
-  const packs = stock
-    .filter(({ called, foodId, governingDate }) => {
-      if (unwanted.has(called.toLowerCase())) return false;
-      if (governingDate <= end) return true;
-      keeping.set(foodId, (keeping.get(foodId) ?? 0) + 1);
-      return (keeping.get(foodId) ?? 0) <= MOST_KEEPING;
-    })
-    .flatMap((found) => toPack(found, context) ?? [])
-    .slice(0, MOST_PACKS);
+  const chosen = stock.filter(({ called, foodId, governingDate }) => {
+    if (unwanted.has(called.toLowerCase())) return false;
+    if (governingDate <= end) return true;
+    keeping.set(foodId, (keeping.get(foodId) ?? 0) + 1);
+    return (keeping.get(foodId) ?? 0) <= MOST_KEEPING;
+  });
+  const packs: WeekPack[] = [];
+  // How long one thaws is worked out the first time it is asked.
+  await inTurns(chosen, (found) => {
+    const pack = packs.length < MOST_PACKS ? toPack(found, context) : null;
+    if (pack) packs.push(pack);
+  });
   const kase: WeekCase = { packs, meals: open, apart: rhythm.apart, now: at };
   const uses = open.length === 0 || packs.length === 0 ? [] : await heavy('solvedWeek', kase);
   const units = new Map(stock.map(({ id, unit }) => [id, unit]));

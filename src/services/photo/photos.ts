@@ -10,7 +10,7 @@ import { ourHousehold } from '../household/household';
 export const MOST_PIXELS = 120_000_000;
 /** What is said of bytes that are no picture. */
 export const NO_PICTURE = (): Problem =>
-  new Problem(415, 'no-picture', 'That is no picture this kitchen can read: send a JPEG, PNG or WebP.');
+  new Problem(415, 'no-picture', 'This file isn’t a picture we can read. Send a JPEG, PNG or WebP.');
 
 /** The most photos a household keeps. */
 const MOST_PHOTOS = 3000;
@@ -30,7 +30,17 @@ export const keepPhoto = (bytes: Buffer): Promise<{ id: string }> => keep(bytes,
 /** Keeps the photo of a receipt, so large that its letters are read; `haul.set` puts it to its haul. @throws like {@link keepPhoto} */
 export const keepReceipt = (bytes: Buffer): Promise<{ id: string }> => keep(bytes, LETTERS_PX);
 
+/** The first bytes of what is said to be taken: a JPEG, a PNG, a WebP. Others may be decoded too, and are not what was said. */
+const BEGINNINGS = [/^\xff\xd8\xff/, /^\x89PNG\r\n\x1a\n/, /^RIFF[\s\S]{4}WEBP/];
+
+/** @throws Problem 415 for a file of another kind */
+export function refuseOtherFiles(bytes: Buffer): void {
+  const begin = bytes.subarray(0, 12).toString('latin1');
+  if (!BEGINNINGS.some((one) => one.test(begin))) throw NO_PICTURE();
+}
+
 async function keep(bytes: Buffer, longest: number): Promise<{ id: string }> {
+  refuseOtherFiles(bytes);
   const household = await ourHousehold();
   if ((await countPhotos(sql(), household.id)) >= MOST_PHOTOS)
     throw new Problem(422, 'refused', `This household keeps ${MOST_PHOTOS} photos already, and no more.`);

@@ -3,7 +3,7 @@ import sharp from 'sharp';
 import { createWorker, OEM, PSM, type Worker } from 'tesseract.js';
 import { MOST_LINES } from '@/core/model/limits';
 import { Problem } from '../door/problem';
-import { MOST_PIXELS, NO_PICTURE } from './photos';
+import { MOST_PIXELS, NO_PICTURE, refuseOtherFiles } from './photos';
 
 /** Its letters lie beside the server: nothing is fetched while it runs. */
 const LETTERS = path.join(process.cwd(), 'node_modules', '@tesseract.js-data', 'eng', '4.0.0_best_int');
@@ -77,6 +77,7 @@ async function withReader<Result>(work: (worker: Worker) => Promise<Result>): Pr
 
 /** As a reader of letters sees best: upright, grey, one size, paper white. */
 async function asPaper(bytes: Buffer): Promise<Buffer> {
+  refuseOtherFiles(bytes);
   try {
     return await sharp(bytes, { limitInputPixels: MOST_PIXELS, failOn: 'error' })
       .rotate()

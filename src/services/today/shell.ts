@@ -15,7 +15,9 @@ import { readCounter, viewContext } from '../household/context';
 import { visibleHouseholds } from '../household/households';
 import { keptSince } from '../household/kept';
 import { whoseOf } from '../household/standing';
+import { refusedTo } from '../keys/mayTell';
 import { whoAsks } from '../keys/whoAsks';
+import { readCooks } from '@/store/members';
 import { publicUrl } from '../papers/publicUrl';
 import { toPackageView } from '../stock/packageView';
 import { type CounterItem, toCounter } from '../haul/counter';
@@ -31,8 +33,10 @@ export interface Shell {
   /** Who uses this device; `null`: nobody said. */
   person: string | null;
   people: string[];
-  /** What this visitor may do here. */
+  /** What this visitor may do here; the commands she may not tell; and whom to ask instead. */
   role: Role;
+  refused: string[];
+  cooks: string[];
   temperatures: { name: string; words: string; warm: boolean }[];
   counter: CounterItem[];
   /** What stands on the haul bench, not packed yet; `null`: nothing. */
@@ -122,6 +126,8 @@ export async function readShell(): Promise<Shell | null> {
       person: visitor.member?.name ?? household.settings.people.find((name) => name === person) ?? null,
       people: household.settings.people,
       role: visitor.role,
+      refused: refusedTo(visitor.role),
+      cooks: visitor.role === 'cook' ? [] : await readCooks(sql(), household.id),
       bench:
         onBench.length === 0
           ? null

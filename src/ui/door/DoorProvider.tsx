@@ -19,6 +19,7 @@ import type { Toast } from './Toasts';
 import type { Wording } from '@/core/units/wording';
 import { WordingContext } from '../units/useWording';
 import { type House, HouseContext } from './houseContext';
+import { askACook } from './IfMay';
 import { type Door, DoorContext } from './useDoor';
 
 const PackageSheet = dynamic(() => import('../package/PackageSheet').then((module) => module.PackageSheet));
@@ -127,6 +128,10 @@ export function DoorProvider({
 
   const act = useCallback(
     async (...commands: NewCommand[]) => {
+      if (commands.some(({ type }) => house.refused.includes(type))) {
+        tell(askACook(house.cooks), 'error');
+        return null;
+      }
       setSending(true);
       // What is not answered soon waits by itself: the next thing may be told meanwhile.
       const free = setTimeout(() => setSending(false), PATIENCE_MS);
@@ -158,7 +163,7 @@ export function DoorProvider({
         setSending(false);
       }
     },
-    [addToast, router, tell],
+    [addToast, house, router, tell],
   );
 
   const showPackage = useCallback((code: string) => setOpen({ kind: 'package', code }), []);

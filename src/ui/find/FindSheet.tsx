@@ -16,6 +16,7 @@ import { MainAction } from '../package/MainAction';
 import { sayPackage } from '../package/sayPackage';
 import { AskedParts } from '../stock/AskField';
 import { Tape } from '../tape/Tape';
+import { IfMay } from '../door/IfMay';
 
 const LabelScan = dynamic(() => import('../scan/LabelScan').then((module) => module.LabelScan));
 
@@ -121,7 +122,9 @@ export function FindSheet({
                 {where} · oldest {oldest}
               </span>
             </p>
-            <MainAction view={first} />
+            <IfMay type="package.take">
+              <MainAction view={first} />
+            </IfMay>
             <p className="col-span-2 flex flex-wrap items-center gap-2 text-[0.9375rem] text-slate">
               first{' '}
               <button

@@ -25,6 +25,7 @@ import { PasteSheet, UsualSheet } from './TakeLinesSheet';
 import { useBenchWork } from './useBenchWork';
 import { useHaul } from './useHaul';
 import { useNow } from './useNow';
+import { IfMay } from '../door/IfMay';
 
 type Shown = 'paste' | 'usual' | 'scan' | null;
 const TABS = [
@@ -98,13 +99,15 @@ export function HaulBench({
     return (
       <>
         <h1 className="mb-3 text-[1.6rem]">Haul</h1>
-        <StartHaul
-          view={view}
-          onBegun={() => {
-            void reload();
-            setWalking(false);
-          }}
-        />
+        <IfMay type="haul.begin">
+          <StartHaul
+            view={view}
+            onBegun={() => {
+              void reload();
+              setWalking(false);
+            }}
+          />
+        </IfMay>
       </>
     );
   }

@@ -42,7 +42,6 @@ export function StartHaul({ view, onBegun }: { view: HaulView; onBegun: (id: str
     if (answer) onBegun(id);
     else offerIntake(null);
   };
-  if (view.not_yours !== null) return <p className="card mx-auto max-w-3xl p-6 text-lg">{view.not_yours}</p>;
   return (
     <div className="mx-auto max-w-3xl space-y-4">
       <div className="card space-y-5 p-6">

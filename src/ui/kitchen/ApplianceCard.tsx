@@ -8,6 +8,7 @@ import { sayAmount } from '@/core/units/sayAmount';
 import { useDoor } from '../door/useDoor';
 import { RehomeSheet } from './draw/RehomeSheet';
 import { ThermometerForm } from './ThermometerForm';
+import { IfMay } from '../door/IfMay';
 
 const percent = (share: number): string => `${Math.round(share * 100)}%`;
 
@@ -113,7 +114,9 @@ function ZoneCard({ zone }: { zone: ZonePlan }) {
               </Said>
             </span>
           </button>
-          <ThermometerForm zone={zone} />
+          <IfMay type="zone.measure">
+            <ThermometerForm zone={zone} />
+          </IfMay>
         </div>
         <p className="text-[0.9375rem] text-slate-deep">
           {zone.measures}

@@ -5,6 +5,7 @@ import { CopyFoodForm } from './CopyFoodForm';
 import { FIT_WORDS, HOME_WORDS, sayGroup, sayRange } from './foodWords';
 import { FoodPackages } from './FoodPackages';
 import { WishForm } from './WishForm';
+import { IfMay } from '../door/IfMay';
 
 /** Everything known of a food: figures, advice, source; the household's wishes; copying it. */
 export function FoodCard({ detail }: { detail: FoodDetail }) {
@@ -77,8 +78,12 @@ export function FoodCard({ detail }: { detail: FoodDetail }) {
         <FoodPackages detail={detail} />
       </div>
       <div className="space-y-4">
-        <WishForm key={JSON.stringify(detail.wish)} detail={detail} />
-        <CopyFoodForm detail={detail} />
+        <IfMay type="food.wish">
+          <WishForm key={JSON.stringify(detail.wish)} detail={detail} />
+        </IfMay>
+        <IfMay type="food.add">
+          <CopyFoodForm detail={detail} />
+        </IfMay>
       </div>
     </div>
   );

@@ -4,6 +4,7 @@ import Link from 'next/link';
 import { useState } from 'react';
 import type { HouseholdView } from '@/services/household/householdView';
 import { postJson } from '../door/fetchJson';
+import { useMay } from '../door/IfMay';
 import { choosePlay, usePlays } from '../door/useHouse';
 import { switchHousehold } from '../start/switchHousehold';
 
@@ -13,6 +14,7 @@ export function HouseholdDoors({ view }: { view: HouseholdView }) {
   const [fault, setFault] = useState('');
   const [busy, setBusy] = useState(false);
   const plays = usePlays();
+  const mayChange = useMay()('household.set');
   const run = async (work: () => Promise<void>): Promise<void> => {
     setBusy(true);
     setFault('');
@@ -36,7 +38,7 @@ export function HouseholdDoors({ view }: { view: HouseholdView }) {
         <Link href="/start" className="button">
           The two doors
         </Link>
-        {view.demo && (
+        {view.demo && mayChange && (
           <button
             type="button"
             className="button"
@@ -58,7 +60,7 @@ export function HouseholdDoors({ view }: { view: HouseholdView }) {
           Play with stand-ins for scale, scanner and thermometer on this device
         </label>
       )}
-      {!view.demo && (
+      {!view.demo && mayChange && (
         <form
           className="mt-4"
           onSubmit={(event) => {

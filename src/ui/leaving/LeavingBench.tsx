@@ -7,6 +7,7 @@ import type { LeavingThing, LeavingView } from '@/services/leaving/leaving';
 import { useDoor } from '../door/useDoor';
 import { useSay } from '../units/useSay';
 import { RoomCard } from './RoomCard';
+import { IfMay } from '../door/IfMay';
 
 /** What should leave the house in time, what turns and what for, and how much a shop may bring. */
 export function LeavingBench({ view }: { view: LeavingView }) {
@@ -99,7 +100,9 @@ export function LeavingBench({ view }: { view: LeavingView }) {
           </section>
         </div>
       </div>
-      <RoomCard view={view} say={say} />
+      <IfMay type="package.move">
+        <RoomCard view={view} say={say} />
+      </IfMay>
     </div>
   );
 }

@@ -8,6 +8,7 @@ import { MainAction } from '../package/MainAction';
 import { DateButton } from '../package/DateButton';
 import { sayPackage } from '../package/sayPackage';
 import { Tape } from '../tape/Tape';
+import { IfMay } from '../door/IfMay';
 
 /** What lies in one zone, first out on top, each taken with one tap. */
 export function ZoneSheet({ id, name, onClose }: { id: string; name: string; onClose: () => void }) {
@@ -38,7 +39,9 @@ export function ZoneSheet({ id, name, onClose }: { id: string; name: string; onC
               </span>
             </button>
             <DateButton view={view} />
-            <MainAction view={view} />
+            <IfMay type="package.take">
+              <MainAction view={view} />
+            </IfMay>
           </li>
         ))}
       </ul>

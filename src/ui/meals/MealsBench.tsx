@@ -30,6 +30,7 @@ import { ThawedCard } from './ThawedCard';
 import type { Suggested } from './suggested';
 import { ThawPlan } from './ThawPlan';
 import { WeekBoard } from './WeekBoard';
+import { IfMay } from '../door/IfMay';
 
 /** A meal that is being planned: one that is there, or a free place. */
 type Editing = { meal: MealView } | { on: string; slot: string };
@@ -208,7 +209,9 @@ export function MealsBench({ view }: { view: MealsView }) {
           ))}
         </section>
       )}
-      <ThawedCard thawed={view.thawed} />
+      <IfMay type="package.cook">
+        <ThawedCard thawed={view.thawed} />
+      </IfMay>
       <DndContext
         id="meals"
         sensors={sensors}
@@ -252,7 +255,11 @@ export function MealsBench({ view }: { view: MealsView }) {
         />
       )}
       {boxes && <DinnersSheet view={view} onClose={() => setBoxes(false)} />}
-      {habits && <RhythmSheet rhythm={view.rhythm} onClose={() => setHabits(false)} />}
+      {habits && (
+        <IfMay type="meal.rhythm">
+          <RhythmSheet rhythm={view.rhythm} onClose={() => setHabits(false)} />
+        </IfMay>
+      )}
     </div>
   );
 }

@@ -7,6 +7,7 @@ import { useClock } from '../haul/useNow';
 import { CatchUpCard } from './CatchUpCard';
 import { localInput, sayLeft } from './cutWords';
 import type { Desk } from './deskOf';
+import { IfMay } from '../door/IfMay';
 
 /** Since when, how long, and the way on: power is back, put right, put away. */
 export function CutHead({ view, desk: { cut }, hours }: { view: DeskView; desk: Desk; hours: number }) {
@@ -64,7 +65,11 @@ export function CutHead({ view, desk: { cut }, hours }: { view: DeskView; desk: 
           </button>
         )}
       </div>
-      {catching && <CatchUpCard cut={cut} onDone={() => setCatching(false)} />}
+      {catching && (
+        <IfMay type="cut.judge">
+          <CatchUpCard cut={cut} onDone={() => setCatching(false)} />
+        </IfMay>
+      )}
       {editing && (
         <form
           className="card flex flex-wrap items-end gap-3 p-4"

@@ -8,6 +8,7 @@ import { useSay } from '../units/useSay';
 import { VERDICT_GROUPS } from './cutWords';
 import type { Judged } from './deskOf';
 import { SeenButtons } from './SeenButtons';
+import { IfMay } from '../door/IfMay';
 
 /** What wants a hand or an eye: all but what keeps by itself. */
 const wantsLook = ({ verdict }: Judged): boolean => verdict.verdict !== 'keep';
@@ -88,13 +89,15 @@ export function CutWalk({
           </span>
         )}
       </p>
-      <SeenButtons
-        key={here.thing.id}
-        large
-        frozen={here.thing.state === 'frozen'}
-        seen={here.seen?.seen ?? {}}
-        onSeen={(seen) => onSeen([here.thing.id], seen)}
-      />
+      <IfMay type="cut.see">
+        <SeenButtons
+          key={here.thing.id}
+          large
+          frozen={here.thing.state === 'frozen'}
+          seen={here.seen?.seen ?? {}}
+          onSeen={(seen) => onSeen([here.thing.id], seen)}
+        />
+      </IfMay>
       <div className="flex flex-wrap gap-2">
         {onDo && group?.did && (
           <button

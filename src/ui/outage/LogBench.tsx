@@ -10,6 +10,7 @@ import { AlarmForm } from './AlarmForm';
 import { LogCard } from './LogCard';
 import { LogIn } from './LogIn';
 import { StandInLog } from './StandInLog';
+import { IfMay } from '../door/IfMay';
 
 const LogChart = dynamic(() => import('./LogChart').then((module) => module.LogChart), { ssr: false });
 
@@ -67,10 +68,18 @@ export function LogBench({ view }: { view: ThermometersView }) {
               Save as CSV
             </a>
           </nav>
-          {plays && <StandInLog parts={view.parts} now={now} />}
+          {plays && (
+            <IfMay type="log.add">
+              <StandInLog parts={view.parts} now={now} />
+            </IfMay>
+          )}
           <LogChart part={shown} view={view} />
-          <AlarmForm key={`${shown.id} ${JSON.stringify(shown.alarm)}`} part={shown} />
-          <LogIn parts={view.parts} />
+          <IfMay type="log.alarm">
+            <AlarmForm key={`${shown.id} ${JSON.stringify(shown.alarm)}`} part={shown} />
+          </IfMay>
+          <IfMay type="log.add">
+            <LogIn parts={view.parts} />
+          </IfMay>
         </div>
       </div>
     </div>

@@ -23,6 +23,7 @@ import { PartCard } from './PartCard';
 import { useForecasts } from './useForecasts';
 import { VerdictGroups } from './VerdictGroups';
 import { withPending } from './withPending';
+import { IfMay } from '../door/IfMay';
 
 const CutChart = dynamic(() => import('./CutChart').then((module) => module.CutChart), { ssr: false });
 
@@ -37,7 +38,13 @@ export function OutageDesk({ view: told }: { view: DeskView }) {
   const view = useMemo(() => withPending(told, JSON.parse(waits) as Sending[]), [told, waits]);
   const now = useNow(view.now, TICK_MS);
   const desk = useMemo(() => deskOf(view, now), [view, now]);
-  return desk ? <OpenCut view={view} desk={desk} now={now} /> : <BeginCut view={view} />;
+  return desk ? (
+    <OpenCut view={view} desk={desk} now={now} />
+  ) : (
+    <IfMay type="cut.begin">
+      <BeginCut view={view} />
+    </IfMay>
+  );
 }
 
 function OpenCut({ view, desk, now }: { view: DeskView; desk: Desk; now: string }) {

@@ -12,6 +12,7 @@ import { useUnits } from '../units/useWording';
 import { PartMore } from './PartMore';
 import { sayLeft, sayTime, TELLTALE_CHOICES } from './cutWords';
 import { sayCelsius } from '@/core/powercut/sayCut';
+import { IfMay } from '../door/IfMay';
 
 const HOUR_MS = 3_600_000;
 const SOON_H = 2;
@@ -143,7 +144,11 @@ export function PartCard({
           onChoose={(telltale) => set({ telltale })}
         />
       )}
-      {more && <PartMore cut={cut} part={part} readings={readings} onSet={set} />}
+      {more && (
+        <IfMay type="cut.part">
+          <PartMore cut={cut} part={part} readings={readings} onSet={set} />
+        </IfMay>
+      )}
     </section>
   );
 }

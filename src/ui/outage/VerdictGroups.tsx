@@ -10,6 +10,7 @@ import { useSay } from '../units/useSay';
 import { CERTAINTY_WORDS, VERDICT_GROUPS } from './cutWords';
 import type { Judged } from './deskOf';
 import { SeenButtons } from './SeenButtons';
+import { IfMay } from '../door/IfMay';
 
 type Alike = [Judged, ...Judged[]];
 
@@ -108,16 +109,18 @@ export function VerdictGroups({
                             </button>
                           ))}
                         </p>
-                        <SeenButtons
-                          frozen={thing.state === 'frozen'}
-                          seen={seen?.seen ?? {}}
-                          onSeen={(told) =>
-                            onSeen(
-                              all.map(({ thing: one }) => one.id),
-                              told,
-                            )
-                          }
-                        />
+                        <IfMay type="cut.see">
+                          <SeenButtons
+                            frozen={thing.state === 'frozen'}
+                            seen={seen?.seen ?? {}}
+                            onSeen={(told) =>
+                              onSeen(
+                                all.map(({ thing: one }) => one.id),
+                                told,
+                              )
+                            }
+                          />
+                        </IfMay>
                       </div>
                     )}
                   </li>

@@ -10,6 +10,7 @@ import { TrailLines } from './DateTrail';
 import { PackageActions } from './PackageActions';
 import { PackageHeadsUp } from './PackageHeadsUp';
 import { WhatIf } from './WhatIf';
+import { IfMay } from '../door/IfMay';
 
 const VERDICT_WORDS: Record<PackageDetail['verdict'], string> = {
   eat: 'Good to eat.',
@@ -72,9 +73,17 @@ export function PackageCard({ detail }: { detail: PackageDetail }) {
         </p>
       )}
       {detail.gone && detail.may_come_back && <ComeBack detail={detail} />}
-      {!detail.gone && <PackageActions detail={detail} />}
+      {!detail.gone && (
+        <IfMay type="package.take">
+          <PackageActions detail={detail} />
+        </IfMay>
+      )}
       {!detail.gone && <PhotoForm detail={detail} />}
-      {!detail.gone && <PackageHeadsUp detail={detail} />}
+      {!detail.gone && (
+        <IfMay type="package.answer">
+          <PackageHeadsUp detail={detail} />
+        </IfMay>
+      )}
       <dl className="grid grid-cols-[5.5rem_1fr] gap-y-1">
         {facts.map(([name, value]) => (
           <div key={name} className="contents">

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import type { AnswerChoice } from '@/core/firstout/answerChoices';
 import type { PackageDetail } from '@/services/stock/package';
 import { AnswerBar } from './AnswerBar';
+import { IfMay } from '../door/IfMay';
 
 /** What the package asks, and the answers. */
 export function PackageHeadsUp({ detail }: { detail: PackageDetail }) {
@@ -14,17 +15,19 @@ export function PackageHeadsUp({ detail }: { detail: PackageDetail }) {
       <h2 id={`asks-${code}`} className="mb-1 text-lg">
         {heads_up.answered_words === '' ? 'What will become of it?' : `Answered: ${heads_up.answered_words}`}
       </h2>
-      <AnswerBar
-        answered={{
-          name: detail.food.name,
-          stage: heads_up,
-          packages: [{ id, code, version }],
-          today: detail.today,
-        }}
-        asked={asked}
-        onAsk={setAsked}
-        onDone={() => setAsked(null)}
-      />
+      <IfMay type="package.answer">
+        <AnswerBar
+          answered={{
+            name: detail.food.name,
+            stage: heads_up,
+            packages: [{ id, code, version }],
+            today: detail.today,
+          }}
+          asked={asked}
+          onAsk={setAsked}
+          onDone={() => setAsked(null)}
+        />
+      </IfMay>
     </section>
   );
 }

@@ -8,6 +8,7 @@ import type { NewCommand } from '../door/doorClient';
 import { useDoor } from '../door/useDoor';
 import { LiesHere } from './LiesHere';
 import { ThingCard } from './ThingCard';
+import { IfMay } from '../door/IfMay';
 
 /** What is not for eating is never fine, however many are told at once. */
 const mayBeFine = ({ view }: RoundThing): boolean => view.verdict !== 'discard';
@@ -109,7 +110,9 @@ export function RoundWalk({
           </li>
         ))}
       </ul>
-      <LiesHere zone={zone} onFound={(found) => void act(look(found, 'fine', zone.id))} />
+      <IfMay type="round.look">
+        <LiesHere zone={zone} onFound={(found) => void act(look(found, 'fine', zone.id))} />
+      </IfMay>
       <div className="sticky bottom-20 flex flex-wrap gap-2 rounded-card border border-line bg-snow p-2 shadow-lg">
         <button
           type="button"

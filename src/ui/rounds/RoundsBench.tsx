@@ -9,6 +9,7 @@ import { useSay } from '../units/useSay';
 import { RhythmForm } from './RhythmForm';
 import { RoundWalk } from './RoundWalk';
 import { useWalked } from './useWalked';
+import { IfMay } from '../door/IfMay';
 
 /** "5 things, 3 of them now", "2 things, next Thu". */
 function sayDue({ packages, due, due_words }: RoundZone): string {
@@ -117,7 +118,9 @@ export function RoundsBench({ view: given }: { view: RoundsView }) {
               ))}
             </ul>
           )}
-          <RhythmForm rhythm={view.rhythm} />
+          <IfMay type="round.rhythm">
+            <RhythmForm rhythm={view.rhythm} />
+          </IfMay>
         </section>
         <div className="space-y-5">
           {view.missing.length > 0 && (

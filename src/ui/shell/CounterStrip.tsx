@@ -3,6 +3,7 @@ import Link from 'next/link';
 import { CounterChip } from './CounterChip';
 import { MinutesLeft } from './MinutesLeft';
 import { QuickLine } from '../quickline/QuickLine';
+import { IfMay } from '../door/IfMay';
 
 /** Always in sight at the bottom: what is out of the cold with its minutes, and the quick line. */
 export function CounterStrip({
@@ -44,7 +45,9 @@ export function CounterStrip({
           <Chips items={items} bench={bench} />
         </div>
       )}
-      <QuickLine />
+      <IfMay type="haul.store">
+        <QuickLine />
+      </IfMay>
     </aside>
   );
 }

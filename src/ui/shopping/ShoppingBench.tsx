@@ -17,6 +17,7 @@ import { LevelsPanel } from './LevelsPanel';
 import { readWanted } from './readWanted';
 import { ShopOrder } from './ShopOrder';
 import { toBench } from './toBench';
+import { IfMay } from '../door/IfMay';
 
 /** The shopping list in the order of the shop; beside it what runs low, and why. */
 export function ShoppingBench({ view }: { view: ShoppingView }) {
@@ -135,7 +136,11 @@ export function ShoppingBench({ view }: { view: ShoppingView }) {
             <Share2 aria-hidden size={18} /> Share
           </button>
         </div>
-        {ordering && <ShopOrder order={view.order} />}
+        {ordering && (
+          <IfMay type="shop.order">
+            <ShopOrder order={view.order} />
+          </IfMay>
+        )}
         <form
           className="mt-3 flex items-end gap-2"
           onSubmit={(event) => {
@@ -200,8 +205,12 @@ export function ShoppingBench({ view }: { view: ShoppingView }) {
         )}
       </section>
       <div className="space-y-4">
-        <LevelsPanel levels={view.levels} vocabulary={vocabulary} />
-        <KitsPanel kits={view.kits} vocabulary={vocabulary} />
+        <IfMay type="level.set">
+          <LevelsPanel levels={view.levels} vocabulary={vocabulary} />
+        </IfMay>
+        <IfMay type="kit.set">
+          <KitsPanel kits={view.kits} vocabulary={vocabulary} />
+        </IfMay>
       </div>
     </div>
   );

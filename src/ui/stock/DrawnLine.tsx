@@ -4,6 +4,7 @@ import { flexRender, type Row, type VisibilityState } from '@tanstack/react-tabl
 import { memo } from 'react';
 import { MainAction } from '../package/MainAction';
 import type { StockLine } from './stockLines';
+import { IfMay } from '../door/IfMay';
 
 /** One line as it is drawn; while one scrolls it stays as it was. */
 export const DrawnLine = memo(function DrawnLine({
@@ -59,8 +60,16 @@ export const DrawnLine = memo(function DrawnLine({
         </td>
       ))}
       <td className="py-1 pr-3 pl-2 text-right" data-main-action>
-        {line.kind === 'package' && <MainAction view={line.view} />}
-        {line.kind === 'group' && <MainAction view={line.group.first} count={line.group.packs} />}
+        {line.kind === 'package' && (
+          <IfMay type="package.take">
+            <MainAction view={line.view} />
+          </IfMay>
+        )}
+        {line.kind === 'group' && (
+          <IfMay type="package.take">
+            <MainAction view={line.group.first} count={line.group.packs} />
+          </IfMay>
+        )}
       </td>
     </tr>
   );

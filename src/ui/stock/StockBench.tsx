@@ -24,6 +24,7 @@ import type { StockLine } from './stockLines';
 import { GROUPING_WORDS, type StockFilters, stockQuery } from './stockQuery';
 import { groupAddress, useOpenGroups } from './useOpenGroups';
 import { useGroups } from './useGroups';
+import { IfMay } from '../door/IfMay';
 
 const STATES = [
   ['', 'Everything'],
@@ -166,7 +167,11 @@ export function StockBench({
       </div>
       <AskedParts text={filters.q} asked={view?.asked ?? null} onText={ask} />
       <KeptAskings words={filters.q} kept={view?.kept ?? []} onAsk={ask} />
-      {picked.length > 0 && <ChosenBar chosen={picked} zones={zones} onDone={() => setChosen(new Map())} />}
+      {picked.length > 0 && (
+        <IfMay type="package.move">
+          <ChosenBar chosen={picked} zones={zones} onDone={() => setChosen(new Map())} />
+        </IfMay>
+      )}
       <div className="flex flex-wrap items-center gap-x-4 gap-y-1">
         <p role="status" className="mr-auto">
           {fault !== '' ? (

@@ -7,6 +7,7 @@ import { postJson } from '../door/fetchJson';
 import { useDoor } from '../door/useDoor';
 import { sayPackage } from '../package/sayPackage';
 import { LunchBox } from './LunchBox';
+import { IfMay } from '../door/IfMay';
 
 /** For whoever opens the door, on a tablet or a phone: who it is, large things to take, what is not theirs, lunches. */
 export function TakeBench({ view }: { view: TakeView }) {
@@ -75,7 +76,11 @@ export function TakeBench({ view }: { view: TakeView }) {
           ))}
         </div>
       )}
-      {packing && <LunchBox view={view} onPacked={() => setPacking(false)} />}
+      {packing && (
+        <IfMay type="package.take">
+          <LunchBox view={view} onPacked={() => setPacking(false)} />
+        </IfMay>
+      )}
       {view.mine.length > 0 && (
         <section aria-labelledby="mine" className="mb-4">
           <h2 id="mine" className="mb-2 text-lg">

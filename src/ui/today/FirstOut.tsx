@@ -8,6 +8,7 @@ import { fetchJson } from '../door/fetchJson';
 import { useMounted } from '../shell/useMounted';
 import { FirstOutRowItem } from './FirstOutRowItem';
 import { useFocusNext } from './useFocusNext';
+import { IfMay } from '../door/IfMay';
 
 // Below what is in sight at first: it comes once the page lives.
 const BelowFirstOut = dynamic(() => import('./BelowFirstOut').then((module) => module.BelowFirstOut), {
@@ -98,7 +99,9 @@ export function FirstOut({
         <p className="text-slate">what is past, today or tomorrow asks for an answer; oldest first</p>
       </header>
       {tickedRows.length > 0 && (
-        <TickedBar rows={tickedRows} today={view.today} onDone={() => setTicked(new Set())} />
+        <IfMay type="package.answer">
+          <TickedBar rows={tickedRows} today={view.today} onDone={() => setTicked(new Set())} />
+        </IfMay>
       )}
       <div ref={list} className="-mx-2 min-h-0 flex-1 overflow-y-auto" onKeyDown={moveFocus}>
         {rows.length === 0 ? (

@@ -9,6 +9,7 @@ import { answerOfKey } from '../package/answerOfKey';
 import { DateButton } from '../package/DateButton';
 import { MainAction } from '../package/MainAction';
 import { sayPackage } from '../package/sayPackage';
+import { IfMay } from '../door/IfMay';
 
 const AnswerBar = dynamic(() => import('../package/AnswerBar').then((module) => module.AnswerBar));
 
@@ -118,7 +119,9 @@ export function FirstOutRowItem({
             {row.others_words !== '' && `; ${row.others_words}`}
           </span>
         </button>
-        <MainAction view={view} count={count} />
+        <IfMay type="package.take">
+          <MainAction view={view} count={count} />
+        </IfMay>
         <div aria-hidden className="col-span-2 col-start-2 mt-1 h-1.5 rounded-full bg-line/50">
           <div
             className={`h-full rounded-full ${BAR[view.band]}`}
@@ -133,13 +136,15 @@ export function FirstOutRowItem({
               Tick it, to answer several at once <kbd className="key">x</kbd>
             </button>
           )}
-          <AnswerBar
-            answered={{ name: view.food.name, stage: row.heads_up, packages, today }}
-            asked={asked}
-            keys
-            onAsk={setAsked}
-            onDone={() => setAsked(null)}
-          />
+          <IfMay type="package.answer">
+            <AnswerBar
+              answered={{ name: view.food.name, stage: row.heads_up, packages, today }}
+              asked={asked}
+              keys
+              onAsk={setAsked}
+              onDone={() => setAsked(null)}
+            />
+          </IfMay>
           <p className="flex flex-wrap items-center gap-x-3 pb-2 text-[0.9375rem] text-slate">
             <button
               type="button"

@@ -6,6 +6,7 @@ import type { SeenRow } from '@/services/today/seenToday';
 import { answerOfKey } from '../package/answerOfKey';
 import { isField } from './FirstOutRowItem';
 import { AnswerBar } from '../package/AnswerBar';
+import { IfMay } from '../door/IfMay';
 
 /** Several rows as one question: what one of them forbids, all of them do. */
 function together(rows: readonly SeenRow[]): SeenRow['heads_up'] {
@@ -76,19 +77,21 @@ export function TickedBar({
           Untick
         </button>
       </p>
-      <AnswerBar
-        keys
-        answered={{
-          name: `${rows.length} ticked`,
-          foods: rows.map(({ view }) => view.food.name),
-          stage: together(rows),
-          packages,
-          today,
-        }}
-        asked={asked}
-        onAsk={setAsked}
-        onDone={onDone}
-      />
+      <IfMay type="package.answer">
+        <AnswerBar
+          keys
+          answered={{
+            name: `${rows.length} ticked`,
+            foods: rows.map(({ view }) => view.food.name),
+            stage: together(rows),
+            packages,
+            today,
+          }}
+          asked={asked}
+          onAsk={setAsked}
+          onDone={onDone}
+        />
+      </IfMay>
     </section>
   );
 }

@@ -5,6 +5,7 @@ import { readDrawing } from '@/services/kitchen/drawing';
 import { readHaulView } from '@/services/haul/haul';
 import { readHaulPlaces } from '@/services/haul/haulPlaces';
 import { HaulBench } from '@/ui/haul/HaulBench';
+import { OnlyWhoMay } from '@/ui/door/IfMay';
 
 export const metadata: Metadata = { title: 'Haul' };
 
@@ -15,5 +16,9 @@ export default async function HaulPage() {
     readHaulPlaces(),
     readDrawing(context),
   ]);
-  return <HaulBench {...await inOurUnits({ first: view, firstPlaces: places })} appliances={appliances} />;
+  return (
+    <OnlyWhoMay type="haul.pack">
+      <HaulBench {...await inOurUnits({ first: view, firstPlaces: places })} appliances={appliances} />
+    </OnlyWhoMay>
+  );
 }

@@ -4,9 +4,8 @@ import { logHere } from '@/services/keys/securityLog';
 import { inOurUnits } from '@/services/household/inOurUnits';
 import { Problem, toProblem } from '@/services/door/problem';
 import { asksForKeys } from '@/services/keys/asksForKeys';
-import { mustBe, whoAsks } from '@/services/keys/whoAsks';
-import { WHOSE } from '@/workers/whose';
-import { whoseOf } from '@/services/household/standing';
+import { mustBe } from '@/services/keys/whoAsks';
+import { whoseHeader } from '@/services/household/standing';
 import { type Role, ROLES } from '@/core/model/role';
 import { asStream } from '@/services/exchange/exportHousehold';
 import { inHousehold } from '@/services/household/chosen';
@@ -16,6 +15,8 @@ import { validateQuery } from '@/services/door/validate';
 
 /** A megabyte is a thousand lines of a haul; more is refused at the door. */
 const MOST_BYTES = 1_000_000;
+/** Who may only look asks calculators, and sends little. */
+const MAX_READER_BYTES = 64_000;
 /** As large as a phone's camera makes a photo. */
 const MOST_PICTURE_BYTES = 20_000_000;
 const HEADERS = { 'cache-control': 'no-store' };
@@ -37,10 +38,9 @@ const LOOKERS: readonly Role[] = ['cook', 'household', 'reader'];
 /** Whoever holds a key. */
 export const MEMBERS: May = ROLES;
 
-/** Lets in whom an address is open to. @throws Problem 401, 403 or 404 */
-async function enter(may: May): Promise<void> {
-  if (may !== 'anyone') await mustBe(...may);
-}
+/** Lets in whom an address is open to. @returns her role; `null`: anybody @throws Problem 401, 403 or 404 */
+const enter = async (may: May): Promise<Role | null> =>
+  may === 'anyone' ? null : (await mustBe(...may)).role;
 
 /** Runs a use case and answers with JSON, or with the error body and its status. */
 async function respond(work: () => Promise<Response>, headers: HeadersInit = HEADERS): Promise<Response> {
@@ -50,13 +50,6 @@ async function respond(work: () => Promise<Response>, headers: HeadersInit = HEA
     const { status, body } = toProblem(error);
     return Response.json(body, { status, headers });
   }
-}
-
-/** Says whose an answer is, so that a phone keeps it for nobody else. */
-async function whoseHeader(may: May): Promise<Record<string, string>> {
-  if (may === 'anyone') return {};
-  const { member, householdId } = await whoAsks();
-  return householdId === null ? {} : { [WHOSE]: whoseOf(member?.member, householdId) };
 }
 
 /** One method of an address; every other one answers 405 and names it. */
@@ -97,7 +90,7 @@ export function reads<Query>(
       await enter(may);
       const query = queryOf<Query>(request, schema);
       const answer = await work(query, await pathOf(context));
-      const headers = { ...HEADERS, ...(await whoseHeader(may)) };
+      const headers = { ...HEADERS, ...(may === 'anyone' ? {} : await whoseHeader()) };
       return Response.json(asIs ? answer : await inOurUnits(answer), { headers });
     }),
   );
@@ -199,12 +192,13 @@ async function readBytes(request: Request, most: number, tooLarge: Problem): Pro
 }
 
 /** The JSON body of a request. @throws Problem 400, 413 or 415 */
-async function readBody(request: Request): Promise<unknown> {
+async function readBody(request: Request, role: Role | null): Promise<unknown> {
   if (!/^application\/json(;|$)/i.test(request.headers.get('content-type') ?? '')) {
     throw new Problem(415, 'not-json', 'Send the body as application/json.');
   }
-  const tooLarge = new Problem(413, 'too-large', 'The body is larger than a megabyte. Send it in parts.');
-  const bytes = await readBytes(request, MOST_BYTES, tooLarge);
+  const most = role === 'reader' ? MAX_READER_BYTES : MOST_BYTES;
+  const says = `The body is larger than ${most / 1000} kB. Send it in parts.`;
+  const bytes = await readBytes(request, most, new Problem(413, 'too-large', says));
   try {
     return parse(bytes.toString('utf8'), null, {
       protoAction: 'error',
@@ -227,9 +221,9 @@ export function takes(
 ): Methods {
   return only('POST', (request) =>
     respond(async () => {
-      await enter(may);
+      const role = await enter(may);
       queryOf(request, QUERIES.none);
-      const answer = await work(await readBody(request));
+      const answer = await work(await readBody(request, role));
       return Response.json(asIs ? answer : await inOurUnits(answer), { headers: HEADERS });
     }),
   );

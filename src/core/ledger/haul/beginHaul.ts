@@ -1,3 +1,4 @@
+import { HOUSEHOLD_MAY } from '../../model/role';
 import { wasSet, type Decision } from '../../model/decision';
 import type { Haul } from '../../model/haul';
 import { Refusal } from '../../model/refusal';
@@ -23,6 +24,7 @@ function beginHaul({ haul }: { haul: NewHaul }, world: World): Decision {
 
 export const beginHaulCommand: CommandKind<{ haul: NewHaul }> = {
   type: 'haul.begin',
+  may: HOUSEHOLD_MAY,
   needs: ({ haul: { id } }) => ({ hauls: [id], openHaul: true }),
   decide: beginHaul,
 };

@@ -1,3 +1,4 @@
+import { HOUSEHOLD_MAY } from '../../model/role';
 import { wasSet, type Decision } from '../../model/decision';
 import { Refusal } from '../../model/refusal';
 import { haulEvent, openHaul } from './haulWorld';
@@ -19,6 +20,7 @@ function closeHaul(command: { haul: string }, world: World): Decision {
 
 export const closeHaulCommand: CommandKind<{ haul: string }> = {
   type: 'haul.close',
+  may: HOUSEHOLD_MAY,
   needs: ({ haul }) => ({ hauls: [haul] }),
   decide: closeHaul,
 };

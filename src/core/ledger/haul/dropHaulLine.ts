@@ -1,3 +1,4 @@
+import { HOUSEHOLD_MAY } from '../../model/role';
 import { wasSet, type Decision } from '../../model/decision';
 import { Refusal } from '../../model/refusal';
 import { sayAmount } from '../../units/sayAmount';
@@ -17,6 +18,7 @@ function dropHaulLine(command: { line: string; version: number }, world: World):
 
 export const dropHaulLineCommand: CommandKind<{ line: string; version: number }> = {
   type: 'haul.drop',
+  may: HOUSEHOLD_MAY,
   needs: ({ line }) => ({ lines: [line] }),
   decide: dropHaulLine,
 };

@@ -1,3 +1,4 @@
+import { HOUSEHOLD_MAY } from '../../model/role';
 import { wasSet, type Decision } from '../../model/decision';
 import type { LearnedCode } from '../../model/haul';
 import { Refusal } from '../../model/refusal';
@@ -21,6 +22,7 @@ function learnCode(command: { code: string; means: LearnedCode }, world: World):
 
 export const learnCodeCommand: CommandKind<{ code: string; means: LearnedCode }> = {
   type: 'code.learn',
+  may: HOUSEHOLD_MAY,
   needs: ({ code }) => ({ codes: [code] }),
   decide: learnCode,
 };

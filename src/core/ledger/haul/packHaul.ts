@@ -1,3 +1,4 @@
+import { HOUSEHOLD_MAY } from '../../model/role';
 import { MOST_NOTE } from '../../model/limits';
 import { checkHaulLine } from '../../haul/checkHaulLine';
 import { counterClock } from '../../haul/counterClock';
@@ -167,6 +168,7 @@ function packsMade(packed: readonly PackedLine[], lines: readonly HaulLine[]): n
 
 export const packHaulCommand: CommandKind<{ haul: string; lines: PackedLine[] }> = {
   type: 'haul.pack',
+  may: HOUSEHOLD_MAY,
   needs: ({ haul, lines: packed }) => ({
     hauls: [haul],
     lines: packed.map(({ line }) => line),

@@ -1,3 +1,4 @@
+import { HOUSEHOLD_MAY } from '../../model/role';
 import { Refusal } from '../../model/refusal';
 import { freezePackage } from '../package/freezePackage';
 import { keepOutPackage } from '../package/keepOutPackage';
@@ -60,6 +61,7 @@ function putOne(place: PutAway, there: World): LedgerEvent[] {
 
 export const putAwayCommand: CommandKind<{ haul: string; places: PutAway[] }> = {
   type: 'haul.away',
+  may: HOUSEHOLD_MAY,
   needs: ({ haul, places }) => ({ hauls: [haul], packages: places.map((place) => place.package) }),
   decide: (command, world) => happened(putAway(command, world)),
   says: ({ events }) =>

@@ -1,3 +1,4 @@
+import { HOUSEHOLD_MAY } from '../../model/role';
 import { wasSet, type Decision } from '../../model/decision';
 import type { Haul } from '../../model/haul';
 import { Refusal } from '../../model/refusal';
@@ -50,6 +51,7 @@ function setHaul(command: { haul: string; changes: HaulChanges }, world: World):
 
 export const setHaulCommand: CommandKind<{ haul: string; changes: HaulChanges }> = {
   type: 'haul.set',
+  may: HOUSEHOLD_MAY,
   unlisted: true,
   needs: ({ haul }) => ({ hauls: [haul] }),
   decide: setHaul,

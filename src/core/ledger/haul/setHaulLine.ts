@@ -1,3 +1,4 @@
+import { HOUSEHOLD_MAY } from '../../model/role';
 import { wasSet, type Decision } from '../../model/decision';
 import { MOST_LINES } from '../../model/limits';
 import { dequal } from 'dequal';
@@ -60,6 +61,7 @@ function setHaulLine(command: { line: ToldLine; version: number | null }, world:
 
 export const setHaulLineCommand: CommandKind<{ line: ToldLine; version: number | null }> = {
   type: 'haul.line',
+  may: HOUSEHOLD_MAY,
   unlisted: true,
   needs: ({ line: { id, haul } }) => ({ lines: [id], hauls: [haul] }),
   decide: setHaulLine,

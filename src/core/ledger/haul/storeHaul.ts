@@ -1,3 +1,4 @@
+import { HOUSEHOLD_MAY } from '../../model/role';
 import { Refusal } from '../../model/refusal';
 import type { IntakeLine } from '../../model/intakeLine';
 import type { LedgerEvent, Lot } from '../../model/package';
@@ -33,6 +34,7 @@ export function storeHaul(
 
 export const storeHaulCommand: CommandKind<{ lines: IntakeLine[] }> = {
   type: 'haul.store',
+  may: HOUSEHOLD_MAY,
   needs: ({ lines }) => ({
     newCodes: lines.reduce((sum, { packs, code }) => sum + (code === undefined ? packs : 0), 0),
     keptCodes: lines.flatMap(({ code }) => code ?? []),

@@ -1,3 +1,4 @@
+import { HOUSEHOLD_MAY } from '../../model/role';
 import { wasSet, type Decision } from '../../model/decision';
 import { foodKey } from '../../foods/foodKey';
 import { wishedFood } from '../../foods/wish';
@@ -48,4 +49,9 @@ function addFood(command: NewFood, world: World): Decision {
   });
 }
 
-export const addFoodCommand: CommandKind<NewFood> = { type: 'food.add', needs: () => ({}), decide: addFood };
+export const addFoodCommand: CommandKind<NewFood> = {
+  type: 'food.add',
+  may: HOUSEHOLD_MAY,
+  needs: () => ({}),
+  decide: addFood,
+};

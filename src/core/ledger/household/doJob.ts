@@ -1,3 +1,4 @@
+import { HOUSEHOLD_MAY } from '../../model/role';
 import type { Decision } from '../../model/decision';
 import type { World } from '../../model/world';
 import { decided } from './jobDecided';
@@ -13,6 +14,7 @@ function doJob(command: { job: string; frostMm: number | null }, world: World): 
 
 export const doJobCommand: CommandKind<{ job: string; frostMm: number | null }> = {
   type: 'job.done',
+  may: HOUSEHOLD_MAY,
   needs: () => ({ jobs: true }),
   decide: doJob,
 };

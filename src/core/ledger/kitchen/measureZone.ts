@@ -1,3 +1,4 @@
+import { HOUSEHOLD_MAY } from '../../model/role';
 import { HARD_FROZEN_C } from '../../model/limits';
 import { warmAround } from '../package/warmAround';
 import type { Decision } from '../../model/decision';
@@ -60,6 +61,7 @@ function measureZone(command: { zone: string; celsius: number; sure?: boolean },
 
 export const measureZoneCommand: CommandKind<{ zone: string; celsius: number; sure?: boolean }> = {
   type: 'zone.measure',
+  may: HOUSEHOLD_MAY,
   needs: ({ zone }) => ({ zones: [zone] }),
   decide: measureZone,
 };

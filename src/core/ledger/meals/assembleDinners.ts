@@ -1,3 +1,4 @@
+import { HOUSEHOLD_MAY } from '../../model/role';
 import type { CommandKind } from '../../model/command';
 import { type Decision, happened } from '../../model/decision';
 import type { HistoryEvent } from '../../model/history';
@@ -105,6 +106,7 @@ function assembleDinners(command: Assembling, world: World): LedgerEvent[] {
 
 export const assembleDinnersCommand: CommandKind<Assembling> = {
   type: 'meal.assemble',
+  may: HOUSEHOLD_MAY,
   needs: ({ parts, dinners }) => ({
     packages: parts.map((part) => part.package),
     newCodes: dinners.length,

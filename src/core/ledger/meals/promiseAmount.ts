@@ -1,3 +1,4 @@
+import { HOUSEHOLD_MAY } from '../../model/role';
 import type { CommandKind } from '../../model/command';
 import { Refusal } from '../../model/refusal';
 import { sayAmount } from '../../units/sayAmount';
@@ -22,6 +23,7 @@ interface Promising extends Omit<AmountWanted, 'promised'> {
  */
 export const promiseAmountCommand: CommandKind<Promising> = {
   type: 'meal.promise',
+  may: HOUSEHOLD_MAY,
   needs: ({ foods }) => ({ foods, kept: ['meal', 'rhythm', 'shopping'] }),
   decide: (command, world) => {
     const { takes, short, passed } = allocateAmount(world.loaded(), { ...command, promised: false }, world);

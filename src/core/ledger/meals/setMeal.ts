@@ -1,3 +1,4 @@
+import { HOUSEHOLD_MAY } from '../../model/role';
 import { sayFullDate, sayPlainDate } from '../../calendar/sayDate';
 import type { CommandKind } from '../../model/command';
 import type { Decision } from '../../model/decision';
@@ -130,6 +131,7 @@ export function setMeal(command: ToldMeal, world: World): Decision {
 
 export const setMealCommand: CommandKind<ToldMeal> = {
   type: 'meal.set',
+  may: HOUSEHOLD_MAY,
   needs: ({ meal, takes }) => ({
     kept: ['meal', 'rhythm', 'shopping'],
     packages: takes.map((take) => take.package),

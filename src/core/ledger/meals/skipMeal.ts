@@ -1,3 +1,4 @@
+import { HOUSEHOLD_MAY } from '../../model/role';
 import type { CommandKind } from '../../model/command';
 import { keptDecided } from '../settings/keptDecided';
 import { mealOf } from './mealOf';
@@ -12,6 +13,7 @@ import { dropBuys } from './setMeal';
  */
 export const skipMealCommand: CommandKind<{ meal: string; forget: boolean }> = {
   type: 'meal.skip',
+  may: HOUSEHOLD_MAY,
   needs: ({ meal }) => ({ kept: ['meal', 'shopping'], packagesOfMeal: meal }),
   decide: ({ meal: id, forget }, world) => {
     const meal = mealOf(world, id);

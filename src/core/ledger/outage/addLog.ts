@@ -1,3 +1,4 @@
+import { HOUSEHOLD_MAY } from '../../model/role';
 import { addDays } from '../../calendar/calendarDate';
 import type { CommandKind } from '../../model/command';
 import type { Cut, Reading } from '../../model/cut';
@@ -162,6 +163,7 @@ function addLog(command: ToldLog, world: World): Decision {
 
 export const addLogCommand: CommandKind<ToldLog> = {
   type: 'log.add',
+  may: HOUSEHOLD_MAY,
   needs: ({ part, readings }) => ({
     kept: ['cut', 'thermometer'],
     keptUnder: { 'log-day': daysOf(readings).map((day) => logSubject(part, day)) },

@@ -1,3 +1,4 @@
+import { HOUSEHOLD_MAY } from '../../model/role';
 import type { CommandKind } from '../../model/command';
 import { type Cut, type CutPart, USUAL_ROOM_C } from '../../model/cut';
 import type { Decision } from '../../model/decision';
@@ -36,6 +37,7 @@ function beginCut(command: { cut: string; from: string; parts: ToldPart[] }, wor
 
 export const beginCutCommand: CommandKind<{ cut: string; from: string; parts: ToldPart[] }> = {
   type: 'cut.begin',
+  may: HOUSEHOLD_MAY,
   needs: () => ({ kept: ['cut'] }),
   decide: beginCut,
 };

@@ -1,3 +1,4 @@
+import { HOUSEHOLD_MAY } from '../../model/role';
 import { addDays, type CalendarDate } from '../../calendar/calendarDate';
 import type { CommandKind } from '../../model/command';
 import { type Cut, type CutDecided, type CutDeed, type CutOutcome } from '../../model/cut';
@@ -183,6 +184,7 @@ function judgeThings(command: Told & { id: string }, world: World): Decision {
 
 export const judgeThingsCommand: CommandKind<Told> = {
   type: 'cut.judge',
+  may: HOUSEHOLD_MAY,
   needs: ({ cut: id, things }) => ({
     kept: ['cut', 'cut-reading', 'cut-opening', 'cut-seen', 'cut-decided'],
     packages: things.map((one) => one.package),

@@ -1,3 +1,4 @@
+import { HOUSEHOLD_MAY } from '../../model/role';
 import type { CommandKind } from '../../model/command';
 import { Refusal } from '../../model/refusal';
 import { keptDecided } from '../settings/keptDecided';
@@ -13,6 +14,7 @@ interface Told {
 /** A door was opened during a cut, at the time of the command. @throws Refusal `cut` */
 export const openDoorCommand: CommandKind<Told> = {
   type: 'cut.open',
+  may: HOUSEHOLD_MAY,
   needs: () => ({ kept: ['cut', 'cut-opening'] }),
   decide: (command, world) => {
     const cut = cutOf(world, command.cut);

@@ -1,3 +1,4 @@
+import { HOUSEHOLD_MAY } from '../../model/role';
 import type { CommandKind } from '../../model/command';
 import type { DrillRecord } from '../../model/cut';
 import { keptDecided } from '../settings/keptDecided';
@@ -13,6 +14,7 @@ function isBetter(a: Told, b: Told): boolean {
 /** An exercise was played to its mark: the best try is kept, and how often it was tried. */
 export const playDrillCommand: CommandKind<Told> = {
   type: 'drill.play',
+  may: HOUSEHOLD_MAY,
   needs: () => ({ kept: ['drill'] }),
   decide: ({ drill, safe, wasted, minutes }, world) => {
     const before = world.kept('drill', drill);

@@ -1,3 +1,4 @@
+import { HOUSEHOLD_MAY } from '../../model/role';
 import type { CommandKind } from '../../model/command';
 import type { CutPlan } from '../../model/cut';
 import { keptDecided } from '../settings/keptDecided';
@@ -5,6 +6,7 @@ import { keptDecided } from '../settings/keptDecided';
 /** When a storm is expected, and what of the checklist is done; `null` in both: the plan is dropped. */
 export const prepareCutCommand: CommandKind<CutPlan> = {
   type: 'cut.prepare',
+  may: HOUSEHOLD_MAY,
   needs: () => ({ kept: ['cut-plan'] }),
   decide: ({ expected, ticked }, world) => {
     const before = world.kept('cut-plan', '');

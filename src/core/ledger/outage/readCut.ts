@@ -1,3 +1,4 @@
+import { HOUSEHOLD_MAY } from '../../model/role';
 import type { CommandKind } from '../../model/command';
 import { Refusal } from '../../model/refusal';
 import { sayCelsius } from '../../powercut/sayCut';
@@ -25,6 +26,7 @@ interface Told {
  */
 export const readCutCommand: CommandKind<Told & { at?: string }> = {
   type: 'cut.read',
+  may: HOUSEHOLD_MAY,
   needs: () => ({ kept: ['cut', 'cut-reading'] }),
   decide: (command, world) => {
     const cut = cutOf(world, command.cut);

@@ -1,3 +1,4 @@
+import { HOUSEHOLD_MAY } from '../../model/role';
 import type { CommandKind } from '../../model/command';
 import type { Cut, CutSeen, Seen } from '../../model/cut';
 import type { Decision } from '../../model/decision';
@@ -34,6 +35,7 @@ function moved({ to }: Told, before: CutSeen | null, cut: Cut, world: World): Cu
  */
 export const seeInCutCommand: CommandKind<Told> = {
   type: 'cut.see',
+  may: HOUSEHOLD_MAY,
   needs: ({ packages }) => ({ kept: ['cut', 'cut-seen'], packages }),
   decide: (command, world): Decision => {
     const cut = cutOf(world, command.cut);

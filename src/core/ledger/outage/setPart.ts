@@ -1,3 +1,4 @@
+import { HOUSEHOLD_MAY } from '../../model/role';
 import type { CommandKind } from '../../model/command';
 import type { CutPart } from '../../model/cut';
 import { Refusal } from '../../model/refusal';
@@ -30,6 +31,7 @@ function partOf({ part }: Told, known: CutPart | undefined, world: World): CutPa
  */
 export const setPartCommand: CommandKind<Told> = {
   type: 'cut.part',
+  may: HOUSEHOLD_MAY,
   needs: () => ({ kept: ['cut'] }),
   decide: (command, world) => {
     const cut = cutOf(world, command.cut);

@@ -1,3 +1,4 @@
+import { HOUSEHOLD_MAY } from '../../model/role';
 import type { CommandKind } from '../../model/command';
 import { cutDecided } from './cutDecided';
 import { cutOf } from './cutOf';
@@ -12,6 +13,7 @@ interface Times {
 /** When the power went and came back, put right at any time until the desk is put away. */
 export const timeCutCommand: CommandKind<Times> = {
   type: 'cut.time',
+  may: HOUSEHOLD_MAY,
   needs: () => ({ kept: ['cut'] }),
   decide: ({ cut: id, from, until }, world) => {
     const before = cutOf(world, id);

@@ -1,3 +1,4 @@
+import { HOUSEHOLD_MAY } from '../../model/role';
 import type { LedgerEvent } from '../../model/package';
 import { presentPackage } from './presentPackage';
 import type { World } from '../../model/world';
@@ -20,4 +21,4 @@ function compostPackage(command: Taking, world: World): LedgerEvent[] {
   ];
 }
 
-export const compostPackageCommand = packageCommand('package.compost', compostPackage);
+export const compostPackageCommand = packageCommand('package.compost', compostPackage, HOUSEHOLD_MAY);

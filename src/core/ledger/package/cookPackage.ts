@@ -1,3 +1,4 @@
+import { HOUSEHOLD_MAY } from '../../model/role';
 import { type Decision, happened } from '../../model/decision';
 import type { IntakeLine } from '../../model/intakeLine';
 import type { Taking } from './reduced';
@@ -26,6 +27,7 @@ function cookPackage(command: Cooking, world: World): Decision {
 
 export const cookPackageCommand: CommandKind<Cooking> = {
   type: 'package.cook',
+  may: HOUSEHOLD_MAY,
   needs: ({ package: id, into }) => ({ packages: [id], newCodes: into?.packs ?? 0 }),
   decide: cookPackage,
   says: ({ lots: [lot], events }) => {

@@ -1,3 +1,4 @@
+import { HOUSEHOLD_MAY } from '../../model/role';
 import type { CalendarDate } from '../../calendar/calendarDate';
 import { sayPlainDate } from '../../calendar/sayDate';
 import type { HistoryEvent, PrintedDate } from '../../model/history';
@@ -108,4 +109,4 @@ function correctPackage(command: Correcting, world: World): LedgerEvent[] {
   return [{ type: 'package.corrected', before, after: dated, says }];
 }
 
-export const correctPackageCommand = packageCommand('package.correct', correctPackage);
+export const correctPackageCommand = packageCommand('package.correct', correctPackage, HOUSEHOLD_MAY);

@@ -1,3 +1,4 @@
+import { HOUSEHOLD_MAY } from '../../model/role';
 import type { DiscardReason, LedgerEvent } from '../../model/package';
 import { presentPackage } from './presentPackage';
 import type { World } from '../../model/world';
@@ -27,4 +28,4 @@ const DISCARD_WORDS: Record<DiscardReason, string> = {
   unknown: 'nobody knows what it was',
 };
 
-export const discardPackageCommand = packageCommand('package.discard', discardPackage);
+export const discardPackageCommand = packageCommand('package.discard', discardPackage, HOUSEHOLD_MAY);

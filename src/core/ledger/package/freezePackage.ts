@@ -1,3 +1,4 @@
+import { HOUSEHOLD_MAY } from '../../model/role';
 import { Refusal } from '../../model/refusal';
 import { coldOf, counterOf, withEvents } from './judgePackage';
 import type { LedgerEvent } from '../../model/package';
@@ -37,4 +38,4 @@ export function freezePackage(command: OnPackage & Placing & { zone: string }, w
   ];
 }
 
-export const freezePackageCommand = packageCommand('package.freeze', freezePackage);
+export const freezePackageCommand = packageCommand('package.freeze', freezePackage, HOUSEHOLD_MAY);

@@ -1,3 +1,4 @@
+import { HOUSEHOLD_MAY } from '../../model/role';
 import { sayPlainDate } from '../../calendar/sayDate';
 import { Refusal } from '../../model/refusal';
 import type { KeptFor, LedgerEvent } from '../../model/package';
@@ -36,4 +37,4 @@ function keepForPackage(command: OnPackage & KeptFor, world: World): LedgerEvent
   return [{ type: 'package.kept-for', before, after: { ...before, keptFor, version }, says }];
 }
 
-export const keepForPackageCommand = packageCommand('package.keep-for', keepForPackage);
+export const keepForPackageCommand = packageCommand('package.keep-for', keepForPackage, HOUSEHOLD_MAY);

@@ -1,3 +1,4 @@
+import { HOUSEHOLD_MAY } from '../../model/role';
 import type { LedgerEvent } from '../../model/package';
 import type { World } from '../../model/world';
 import type { OnPackage } from '../../model/command';
@@ -16,4 +17,4 @@ function losePackage(command: OnPackage, world: World): LedgerEvent[] {
   ];
 }
 
-export const losePackageCommand = packageCommand('package.lose', losePackage);
+export const losePackageCommand = packageCommand('package.lose', losePackage, HOUSEHOLD_MAY);

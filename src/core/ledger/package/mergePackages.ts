@@ -1,3 +1,4 @@
+import { HOUSEHOLD_MAY } from '../../model/role';
 import { happened } from '../../model/decision';
 import type { HistoryEvent } from '../../model/history';
 import { Refusal } from '../../model/refusal';
@@ -106,6 +107,7 @@ function mergePackages(command: Merging, world: World): LedgerEvent[] {
 
 export const mergePackagesCommand: CommandKind<Merging> = {
   type: 'package.merge',
+  may: HOUSEHOLD_MAY,
   needs: ({ package: id, with: others }) => ({ packages: [id, ...others.map((one) => one.package)] }),
   decide: (command, world) => happened(mergePackages(command, world)),
 };

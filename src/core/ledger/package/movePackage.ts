@@ -1,3 +1,4 @@
+import { HOUSEHOLD_MAY } from '../../model/role';
 import { Refusal } from '../../model/refusal';
 import type { LedgerEvent } from '../../model/package';
 import { presentPackage } from './presentPackage';
@@ -14,4 +15,4 @@ function movePackage(command: OnPackage & Placing & { zone: string | null }, wor
   return [moveTo(before, command.zone, world, command.anyway)];
 }
 
-export const movePackageCommand = packageCommand('package.move', movePackage);
+export const movePackageCommand = packageCommand('package.move', movePackage, HOUSEHOLD_MAY);

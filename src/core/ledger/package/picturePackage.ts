@@ -1,3 +1,4 @@
+import { HOUSEHOLD_MAY } from '../../model/role';
 import type { OnPackage } from '../../model/command';
 import type { LedgerEvent } from '../../model/package';
 import type { World } from '../../model/world';
@@ -12,4 +13,4 @@ function picturePackage(command: OnPackage & { photo: string | null }, world: Wo
   return [{ type: 'package.pictured', before, after, says: `${before.called} ${before.code} ${says}.` }];
 }
 
-export const picturePackageCommand = packageCommand('package.picture', picturePackage);
+export const picturePackageCommand = packageCommand('package.picture', picturePackage, HOUSEHOLD_MAY);

@@ -1,3 +1,4 @@
+import { HOUSEHOLD_MAY } from '../../model/role';
 import type { Form } from '../../model/intakeLine';
 import type { HistoryEvent, Wrap } from '../../model/history';
 import { Refusal } from '../../model/refusal';
@@ -44,4 +45,4 @@ function pourPackage(command: OnPackage & { wrap: Wrap; form: Form | null }, wor
   return [{ type: 'package.poured', before, after, says }];
 }
 
-export const pourPackageCommand = packageCommand('package.pour', pourPackage);
+export const pourPackageCommand = packageCommand('package.pour', pourPackage, HOUSEHOLD_MAY);

@@ -1,3 +1,4 @@
+import { HOUSEHOLD_MAY } from '../../model/role';
 import type { HistoryEvent } from '../../model/history';
 import { Refusal } from '../../model/refusal';
 import { withEvents } from './judgePackage';
@@ -35,4 +36,4 @@ function preparePackage(command: OnPackage & { way: PrepareWay; note: string }, 
   return [{ type: 'package.prepared', before, after, says }];
 }
 
-export const preparePackageCommand = packageCommand('package.prepare', preparePackage);
+export const preparePackageCommand = packageCommand('package.prepare', preparePackage, HOUSEHOLD_MAY);

@@ -1,3 +1,4 @@
+import { HOUSEHOLD_MAY } from '../../model/role';
 import { happened } from '../../model/decision';
 import type { LedgerEvent } from '../../model/package';
 import type { World } from '../../model/world';
@@ -20,6 +21,7 @@ function relabelPackage(command: OnPackage, world: World): LedgerEvent[] {
 
 export const relabelPackageCommand: CommandKind<OnPackage> = {
   type: 'package.relabel',
+  may: HOUSEHOLD_MAY,
   needs: ({ package: id }) => ({ packages: [id], newCodes: 1 }),
   decide: (command, world) => happened(relabelPackage(command, world)),
 };

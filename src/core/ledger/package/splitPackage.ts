@@ -1,3 +1,4 @@
+import { HOUSEHOLD_MAY } from '../../model/role';
 import { MOST_PACKS } from '../../model/limits';
 import { happened } from '../../model/decision';
 import { Refusal } from '../../model/refusal';
@@ -75,6 +76,7 @@ function splitPackage(command: Splitting, world: World): LedgerEvent[] {
 
 export const splitPackageCommand: CommandKind<Splitting> = {
   type: 'package.split',
+  may: HOUSEHOLD_MAY,
   needs: ({ package: id, amounts }) => ({ packages: [id], newCodes: Math.min(amounts.length, MOST_PACKS) }),
   decide: (command, world) => happened(splitPackage(command, world)),
 };

@@ -1,3 +1,4 @@
+import { HOUSEHOLD_MAY } from '../../model/role';
 import type { HistoryEvent, ThawMethod } from '../../model/history';
 import { Refusal } from '../../model/refusal';
 import { coldOf, counterOf, withEvents } from './judgePackage';
@@ -53,4 +54,4 @@ export function thawPackage(
   ];
 }
 
-export const thawPackageCommand = packageCommand('package.thaw', thawPackage);
+export const thawPackageCommand = packageCommand('package.thaw', thawPackage, HOUSEHOLD_MAY);

@@ -1,3 +1,4 @@
+import { HOUSEHOLD_MAY } from '../../model/role';
 import type { CalendarDate } from '../../calendar/calendarDate';
 import { Refusal } from '../../model/refusal';
 import { amountFault } from '../../units/readAmount';
@@ -65,4 +66,4 @@ function topUpPot(
   ];
 }
 
-export const topUpPotCommand = packageCommand('package.top-up', topUpPot);
+export const topUpPotCommand = packageCommand('package.top-up', topUpPot, HOUSEHOLD_MAY);

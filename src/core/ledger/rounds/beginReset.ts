@@ -1,3 +1,4 @@
+import { HOUSEHOLD_MAY } from '../../model/role';
 import type { CommandKind } from '../../model/command';
 import { MOST_PACKS } from '../../model/limits';
 import { Refusal } from '../../model/refusal';
@@ -18,6 +19,7 @@ interface Beginning {
  */
 export const beginResetCommand: CommandKind<Beginning> = {
   type: 'reset.begin',
+  may: HOUSEHOLD_MAY,
   needs: ({ zones }) => ({ kept: ['reset'], zones }),
   decide: ({ reset: id, zones }, world) => {
     if (world.keptAll('reset').some(({ ended }) => ended === null))

@@ -1,3 +1,4 @@
+import { HOUSEHOLD_MAY } from '../../model/role';
 import type { CommandKind } from '../../model/command';
 import { Refusal } from '../../model/refusal';
 import { keptDecided } from '../settings/keptDecided';
@@ -12,6 +13,7 @@ interface Beginning {
 /** Begins a round along zones; everybody walks the same one. @throws Refusal `round` when one is open */
 export const beginRoundCommand: CommandKind<Beginning> = {
   type: 'round.begin',
+  may: HOUSEHOLD_MAY,
   needs: () => ({ kept: ['round'] }),
   decide: ({ round: id, zones }, world) => {
     if (world.keptAll('round').some(({ ended }) => ended === null))

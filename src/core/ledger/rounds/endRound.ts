@@ -1,3 +1,4 @@
+import { HOUSEHOLD_MAY } from '../../model/role';
 import type { CommandKind } from '../../model/command';
 import { minutesBetween } from '../../keeping/counterMinutes';
 import { keptDecided } from '../settings/keptDecided';
@@ -6,6 +7,7 @@ import { roundOf } from './roundOf';
 /** A round is over: what was not looked at stays due. @throws Refusal `round` */
 export const endRoundCommand: CommandKind<{ round: string }> = {
   type: 'round.end',
+  may: HOUSEHOLD_MAY,
   needs: ({ round }) => ({ keptUnder: { round: [round] } }),
   decide: ({ round: id }, world) => {
     const round = roundOf(world, id);

@@ -1,3 +1,4 @@
+import { HOUSEHOLD_MAY } from '../../model/role';
 import { nextLook } from '../../firstout/askOn';
 import type { CommandKind, OnPackage } from '../../model/command';
 import type { Decision } from '../../model/decision';
@@ -124,6 +125,7 @@ function lookAt(command: Looking, world: World): Decision {
 
 export const lookAtCommand: CommandKind<Looking> = {
   type: 'round.look',
+  may: HOUSEHOLD_MAY,
   needs: ({ round, package: id }) => ({ packages: [id], keptUnder: { round: [round], looked: [id] } }),
   decide: lookAt,
 };

@@ -1,3 +1,4 @@
+import { HOUSEHOLD_MAY } from '../../model/role';
 import type { CommandKind } from '../../model/command';
 import { minutesBetween } from '../../keeping/counterMinutes';
 import { Refusal } from '../../model/refusal';
@@ -6,6 +7,7 @@ import { keptDecided } from '../settings/keptDecided';
 /** The zones were wiped, or the reset is over; what is still out stays on the counter with its clock. @throws Refusal `reset` */
 export const stepResetCommand: CommandKind<{ reset: string; step: 'wiped' | 'ended' }> = {
   type: 'reset.step',
+  may: HOUSEHOLD_MAY,
   needs: () => ({ kept: ['reset'] }),
   decide: ({ reset: id, step }, world) => {
     const reset = world.kept('reset', id);

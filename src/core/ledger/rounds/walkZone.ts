@@ -1,3 +1,4 @@
+import { HOUSEHOLD_MAY } from '../../model/role';
 import type { CommandKind } from '../../model/command';
 import { Refusal } from '../../model/refusal';
 import type { ZoneStep } from '../../model/round';
@@ -19,6 +20,7 @@ interface Walking {
 /** A zone of a round was looked through, or skipped. @throws Refusal `round` */
 export const walkZoneCommand: CommandKind<Walking> = {
   type: 'round.zone',
+  may: HOUSEHOLD_MAY,
   needs: ({ round }) => ({ keptUnder: { round: [round] } }),
   decide: ({ round: id, zone, step }, world) => {
     const round = roundOf(world, id);

@@ -1,3 +1,4 @@
+import { HOUSEHOLD_MAY } from '../../model/role';
 import type { CommandKind } from '../../model/command';
 import { Refusal } from '../../model/refusal';
 import { keptDecided } from '../settings/keptDecided';
@@ -5,6 +6,7 @@ import { keptDecided } from '../settings/keptDecided';
 /** Takes a printed sheet off the door. @throws Refusal `sheet` when it is none */
 export const dropSheetCommand: CommandKind<{ code: string }> = {
   type: 'sheet.drop',
+  may: HOUSEHOLD_MAY,
   needs: () => ({ kept: ['sheet'] }),
   decide: ({ code }, world) => {
     const before = world.kept('sheet', code);

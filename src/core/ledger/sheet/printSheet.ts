@@ -1,3 +1,4 @@
+import { HOUSEHOLD_MAY } from '../../model/role';
 import { firstOutKey } from '../../firstout/firstOutKey';
 import type { CommandKind } from '../../model/command';
 import type { Decision } from '../../model/decision';
@@ -43,6 +44,7 @@ function printSheet(command: { appliance: string }, world: World): Decision {
 
 export const printSheetCommand: CommandKind<{ appliance: string }> = {
   type: 'sheet.print',
+  may: HOUSEHOLD_MAY,
   needs: ({ appliance }) => ({ appliances: [appliance], kept: ['sheet'], newCodes: 1 }),
   decide: printSheet,
 };

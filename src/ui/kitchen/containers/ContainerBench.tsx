@@ -11,6 +11,7 @@ import { ContainerForm } from './ContainerForm';
 import { FitDrawing } from './FitDrawing';
 import { FitTable } from './FitTable';
 import { MixCard } from './MixCard';
+import { IfMay } from '../../door/IfMay';
 
 /** Containers on the left, the zone they are to go into and how they fit on the right. */
 export function ContainerBench({ view: { containers, zones } }: { view: ContainersView }) {
@@ -95,7 +96,9 @@ export function ContainerBench({ view: { containers, zones } }: { view: Containe
         </div>
       )}
       {edited !== null && (
-        <ContainerForm container={edited === 'new' ? null : edited} onClose={() => setEdited(null)} />
+        <IfMay type="container.set">
+          <ContainerForm container={edited === 'new' ? null : edited} onClose={() => setEdited(null)} />
+        </IfMay>
       )}
     </div>
   );

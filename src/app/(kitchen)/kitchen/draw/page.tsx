@@ -7,6 +7,7 @@ import { orNotFound } from '@/services/door/problem';
 import { type Search, textsOf } from '../../search';
 import { DrawBench } from '@/ui/kitchen/draw/DrawBench';
 import { ShapeChooser } from '@/ui/kitchen/draw/ShapeChooser';
+import { OnlyWhoMay } from '@/ui/door/IfMay';
 
 export const metadata: Metadata = { title: 'Draw an appliance' };
 
@@ -28,7 +29,9 @@ export default async function NewDrawingPage({ searchParams }: { searchParams: S
         </Link>
         .
       </p>
-      <ShapeChooser />
+      <OnlyWhoMay type="appliance.draw">
+        <ShapeChooser />
+      </OnlyWhoMay>
     </>
   );
 }

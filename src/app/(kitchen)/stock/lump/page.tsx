@@ -1,6 +1,7 @@
 import type { Metadata } from 'next';
 import { readLump } from '@/services/lump/lump';
 import { LumpBench } from '@/ui/lump/LumpBench';
+import { OnlyWhoMay } from '@/ui/door/IfMay';
 
 export const metadata: Metadata = { title: 'What is this?' };
 
@@ -13,7 +14,9 @@ export default async function LumpPage() {
         A lump without a name: say what can be seen, as far as you can. What it may be is ranked from the
         ledger. When in doubt, throw it out; local food-safety advice comes first.
       </p>
-      <LumpBench view={view} />
+      <OnlyWhoMay type="haul.store">
+        <LumpBench view={view} />
+      </OnlyWhoMay>
     </>
   );
 }

@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
-import { orNotFound } from '@/services/door/problem';
+import { orNotFound, saysTooOften } from '@/services/door/problem';
 import { readLabelByKey } from '@/services/keys/guest';
 import { LabelWords } from '@/ui/keys/LabelWords';
 
@@ -14,8 +14,14 @@ interface Asked {
 /** One label for whoever scanned it: the key stands in its code. */
 export default async function LabelPage({ params, searchParams }: Asked) {
   const [{ code }, { g }] = await Promise.all([params, searchParams]);
-  const label = await orNotFound(readLabelByKey(code, typeof g === 'string' ? g : ''));
+  const label = await orNotFound(readLabelByKey(code, typeof g === 'string' ? g : '')).catch(saysTooOften);
   if (!label) notFound();
+  if ('tooOften' in label)
+    return (
+      <p role="alert" className="card mx-auto max-w-lg p-6 text-lg">
+        {label.tooOften}
+      </p>
+    );
   return (
     <div className="mx-auto max-w-lg">
       <LabelWords label={label} />

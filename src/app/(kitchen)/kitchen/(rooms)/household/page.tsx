@@ -4,6 +4,7 @@ import { CalendarAddress } from '@/ui/kitchen/CalendarAddress';
 import { HouseholdDoors } from '@/ui/kitchen/HouseholdDoors';
 import { HouseholdForm } from '@/ui/kitchen/HouseholdForm';
 import { HeadsUpForm } from '@/ui/kitchen/HeadsUpForm';
+import { IfMay } from '@/ui/door/IfMay';
 
 export const metadata: Metadata = { title: 'Household' };
 
@@ -17,8 +18,12 @@ export default async function HouseholdPage() {
         foods are known, {view.own_foods} of them your own, {view.wishes} with a wish of yours.
       </p>
       <div className="grid items-start gap-4 lg:grid-cols-2">
-        <HouseholdForm view={view} />
-        <HeadsUpForm settings={view.settings} />
+        <IfMay type="household.set">
+          <HouseholdForm view={view} />
+        </IfMay>
+        <IfMay type="household.set">
+          <HeadsUpForm settings={view.settings} />
+        </IfMay>
         <CalendarAddress
           address={view.calendar_address}
           own={view.calendar_own}
