@@ -8,6 +8,7 @@ const OWN = [
   'heldUp',
   'imports',
   'keys',
+  'keysHeld',
   'layers',
   'leaks',
   'migrations',

@@ -1,4 +1,4 @@
-/** npm run kill [-- COUNT [SEED]]: kills starts, preparing, servers and databases at random moments, each followed by a start. */
+/** npm run kill [-- COUNT [SEED]]: kills starts, preparing, servers, databases, demo resets and restores at random moments, and fills a server's memory; each is followed by a start. */
 import { ensureBuild, ensureModules } from './machine.mjs';
 import { killRun } from '../tests/fixtures/killRun';
 

@@ -34,7 +34,7 @@ const isPage = ({ method, url, headers }) =>
   method === 'GET' &&
   // Whoever names a household besides the one in the cookie is answered afresh.
   headers['x-orderly-frost-household'] === undefined &&
-  !/^\/(_next|api|blank|calendar\.ics|icon|kitchen\/keys|start|join|sign-in|label)/.test(url);
+  !/^\/(_next|api|blank|calendar\.ics|icon|kitchen\/(keys|household)|start|join|sign-in|label)/.test(url);
 
 /** How the household stands: another text after every command and with every minute; `null`: not known, so nothing is kept. */
 async function standing(cookie) {

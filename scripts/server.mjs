@@ -2,7 +2,7 @@
 // node scripts/server.mjs HOST PORT
 import { createServer } from 'node:http';
 import { createServer as createSecureServer } from 'node:https';
-import { readFileSync } from 'node:fs';
+import { readdirSync, readFileSync } from 'node:fs';
 import path from 'node:path';
 import process from 'node:process';
 import compression from 'compression';
@@ -119,8 +119,16 @@ async function sendAway(request, response) {
   return true;
 }
 
-/** What the build put out lies there, and nothing else. */
-const BUILT = /^\/_next\/(static\/|image\?)/;
+/** What the build put out, by its address: nothing else is below `/_next/`, for whoever asks. */
+const built = new Set(
+  readdirSync(path.join(process.cwd(), '.next', 'static'), { recursive: true, withFileTypes: true })
+    .filter((entry) => entry.isFile())
+    .map((entry) =>
+      path.relative(path.join(process.cwd(), '.next'), path.join(entry.parentPath ?? entry.path, entry.name)),
+    )
+    .map((file) => `/_next/${file.split(path.sep).join('/')}`),
+);
+const isBuilt = (url) => built.has(decodeURIComponent(url.split('?', 1)[0]));
 
 async function answer(request, response, handle) {
   const url = request.url ?? '/';
@@ -129,8 +137,6 @@ async function answer(request, response, handle) {
     return refuse(response, 405, 'wrong-method', `There is no method ${request.method} here.`, {
       allow: METHODS.join(', '),
     });
-  if (url.startsWith('/_next/') && !BUILT.test(url))
-    return refuse(response, 404, 'not-found', 'There is no such file.');
   if (url === '/service-worker.js') return answerWorker(response);
   if (url === CERTIFICATE && tls) return answerCertificate(response);
   if (url === '/metrics' && (await answerFigures(request, response))) return;
@@ -138,6 +144,8 @@ async function answer(request, response, handle) {
     return refuse(response, 414, 'too-long', `An address has at most ${LONGEST_ADDRESS} characters.`);
   if (!url.startsWith('/') || isBroken(url))
     return refuse(response, 400, 'invalid', 'This address cannot be read: a “%” in it stands for nothing.');
+  if (url.startsWith('/_next/') && !isBuilt(url))
+    return refuse(response, 404, 'not-found', 'There is no such file.');
   if (/^\/api(\/[^?]*\/|\/)?(\?|$)/.test(url))
     return refuse(response, 404, 'not-found', 'There is no such address; leave out the “/” at its end.');
   if (!url.startsWith('/_next/')) {

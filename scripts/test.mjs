@@ -1,5 +1,5 @@
 // npm test: everything a fresh machine needs, then all suites; ends with "N passed, N failed".
-// With a word behind it (checks, unit, bench, integration, e2e) only that part runs.
+// With a word behind it (checks, unit, nodes, bench, integration, e2e) only that part runs.
 import { spawn } from 'node:child_process';
 import { mkdirSync, readFileSync, rmSync } from 'node:fs';
 import path from 'node:path';
@@ -148,6 +148,7 @@ async function main() {
   if (wanted('checks')) await checks();
   if (needsServer) await ensureBuild();
   await unit;
+  if (wanted('nodes')) await check('Node.js 20, 22 and 24', process.execPath, ['scripts/nodes.mjs']);
   if (wanted('bench'))
     await check('Bench, each measure once', process.execPath, ['scripts/bench.mjs', '--quick']);
   if (needsServer) {

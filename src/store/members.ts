@@ -41,7 +41,7 @@ export async function putSecret(sql: Sql, id: string, secret: string): Promise<v
 /** What a name is to the database, which compares it so: case, accents, width and what cannot be seen do not matter. */
 export async function nameWeight(sql: Sql, name: string): Promise<string> {
   const [row] = await sql.rows<{ weight: string }>(
-    `SELECT HEX(WEIGHT_STRING(CONVERT(:name USING utf8mb4) COLLATE utf8mb4_unicode_ci)) AS weight`,
+    `SELECT HEX(WEIGHT_STRING(RTRIM(CONVERT(:name USING utf8mb4)) COLLATE utf8mb4_unicode_ci)) AS weight`,
     { name },
   );
   return row?.weight ?? '';

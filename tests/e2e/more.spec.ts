@@ -135,7 +135,7 @@ test('a photo is put to a package, turned, shrunk and stripped of what the camer
     mimeType: 'image/jpeg',
     buffer: Buffer.from('no picture at all'),
   });
-  await expect(toast(page, 'That is no picture this kitchen can read')).toBeVisible();
+  await expect(toast(page, 'isn’t a picture we can read')).toBeVisible();
   await file.setInputFiles({ name: 'haunch.jpg', mimeType: 'image/jpeg', buffer });
   const shown = page.getByRole('img', { name: /^Photo of Venison haunch/ });
   await expect(shown).toBeVisible();

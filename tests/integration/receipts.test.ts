@@ -27,6 +27,6 @@ it('a photographed receipt becomes lines for the bench, without a network', asyn
 });
 
 it('what is no picture, or has no words on it, is refused in words', async () => {
-  await expect(readReceiptPhoto(Buffer.from('no picture'))).rejects.toThrow('no picture');
+  await expect(readReceiptPhoto(Buffer.from('no picture'))).rejects.toThrow('isn’t a picture');
   await expect(readReceiptPhoto(photographed([], 0))).rejects.toThrow('No words');
 });
