@@ -15,7 +15,7 @@ interface Address {
 }
 
 /** Of several nodes of a cluster the first: whatever is put in place there comes to all. */
-export const oneNode = (url: string): string => url.replace(/,[^/@]+(?=\/)/, '');
+const oneNode = (url: string): string => url.replace(/,[^/@]+(?=\/)/, '');
 
 export function addressOf(url: string): Address {
   const { username, password, hostname, port, pathname } = new URL(oneNode(url));

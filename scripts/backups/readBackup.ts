@@ -28,7 +28,7 @@ const TABLE_END = /^\) ENGINE=InnoDB[^;]*;$/;
 const INSERT = new RegExp(String.raw`^INSERT INTO ${NAME} VALUES\b`);
 
 /** Looks at one line after the other. @returns what is wrong with a line; `null`: nothing */
-export function lineJudge(): (line: string) => string | null {
+function lineJudge(): (line: string) => string | null {
   let inTable = false;
   let inRows = false;
   return (line) => {

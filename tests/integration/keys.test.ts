@@ -169,9 +169,7 @@ it('codes count once and for a day; devices are put out; the last cook stays; at
   for (let at = 0; at < 11; at++)
     tries.push(await nobody.post(server.base, '/api/v1/keys/sign-in', { name: 'maren', password: 'x' }));
   expect(tries.map(({ status }) => status)).toEqual([...Array<number>(10).fill(401), 429]);
-  const [counted] = await rows<{ points: number }>(
-    "SELECT points FROM attempt WHERE `key` LIKE 'name:%'",
-  );
+  const [counted] = await rows<{ points: number }>("SELECT points FROM attempt WHERE `key` LIKE 'name:%'");
   expect(counted?.points).toBe(11);
   await db.query('DELETE FROM attempt');
   const back = new Keyed(server.base);

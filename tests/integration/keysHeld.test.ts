@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { createConnection, type Connection } from 'mysql2/promise';
 import { Secret, TOTP } from 'otpauth';
 import { line } from '../fixtures/api';
-import { Keyed, keyedServer, type KeyedServer, nobody } from '../fixtures/keyedServer';
+import { type Keyed, keyedServer, type KeyedServer, nobody } from '../fixtures/keyedServer';
 
 let server: KeyedServer;
 let db: Connection;

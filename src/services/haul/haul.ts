@@ -11,7 +11,6 @@ import { readContainers } from '@/store/containers';
 import { readCode, readHaulLines, readLastPacked, readLatestHauls, readOpenHaul } from '@/store/hauls';
 import { type BoughtLot, readBought } from '@/store/bought';
 import { readPackages } from '@/store/packages';
-import { whoAsks } from '../keys/whoAsks';
 import { freezerCold } from './freezerCold';
 import { type HouseholdContext, viewContext } from '../household/context';
 
@@ -150,7 +149,6 @@ async function readPacks(lines: readonly HaulLine[], context: HouseholdContext):
 export async function readHaulView(): Promise<HaulView> {
   const context = await viewContext();
   const { household, today, at } = context;
-  const { role } = await whoAsks();
   const [haul, latest, bought, containers] = await Promise.all([
     readOpenHaul(sql(), household.id),
     readLatestHauls(sql(), household.id, 2),
