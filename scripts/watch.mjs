@@ -7,8 +7,9 @@ import process from 'node:process';
 import pino from 'pino';
 import { collectDefaultMetrics, Gauge, Histogram, Registry } from 'prom-client';
 
-/** `all`: every request; else only what failed on our side. */
+/** `all`: every request; else what failed on our side, and who was turned away. */
 const LOGS_ALL = process.env.LOGS === 'all';
+const REFUSED = [401, 403, 429];
 /** Never written: what lets anybody in. Addresses are written without their query, where keys may stand. */
 export const log = pino(
   {
@@ -89,6 +90,8 @@ export function watched(request, response, answer) {
     seconds.observe({ method, place, status: String(status) }, took);
     const line = { id, method, path: asked, status, ms: Math.round(took * 1000) };
     if (status >= 500) log.error(line, 'failed');
+    // Who was turned away is known too (ASVS 7.2).
+    else if (REFUSED.includes(status)) log.warn(line, 'refused');
     else if (LOGS_ALL) log.info(line, 'answered');
   });
   return asking.run({ id }, answer);

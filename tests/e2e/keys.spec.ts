@@ -47,7 +47,7 @@ test('two households on one server: set up, invited by code on other devices, ea
   await expect(maren.getByRole('heading', { name: 'This kitchen asks for a key' })).toBeVisible();
   await expectAccessible(maren);
   await comesIn(maren, server.setUpCode(), 'Maren', 'fridge1');
-  await expect(maren.getByRole('alert').filter({ hasText: 'at least 8' })).toBeVisible();
+  await expect(maren.getByRole('alert').filter({ hasText: 'at least 12' })).toBeVisible();
   await maren.getByLabel('A password, as the way back in').fill('lamp herring oxide mitten');
   await maren.getByRole('button', { name: 'Come in' }).click();
   await maren.getByRole('button', { name: 'Look around', exact: true }).click();

@@ -19,7 +19,7 @@ import { deviceSchema, inviteSchema, memberSchema, nothingSchema, roleSchema } f
 import { calendarEndSchema, calendarSchema } from '../keys/calendarKeys';
 import { proveSchema } from '../keys/prove';
 import { factorBeginSchema, factorEndSchema, factorSetSchema } from '../keys/secondFactor';
-import { passwordSchema, signInSchema, signOutSchema } from '../keys/signIn';
+import { passwordSchema, signInSchema, signOutSchema, strengthSchema } from '../keys/signIn';
 import { keepingSchema, portionsSchema } from '../calculators/estimates';
 import { freezeSchema, thawSchema } from '../calculators/heat';
 import { lumpSchema } from '../lump/lump';
@@ -251,6 +251,7 @@ export function openApi() {
       '/api/v1/keys/member/end': send('End a membership', swagger(memberSchema)),
       '/api/v1/keys/device/out': send('Put a device out', swagger(deviceSchema)),
       '/api/v1/keys/guest-key': send('Another key for labels', swagger(nothingSchema)),
+      '/api/v1/keys/strength': send('How hard a password is to guess', swagger(strengthSchema)),
       '/api/v1/keys/prove': send('Give the password again', swagger(proveSchema)),
       '/api/v1/keys/calendar': send('Another calendar address of one’s own', swagger(calendarSchema)),
       '/api/v1/keys/calendar/end': send('Shut a member’s calendar address', swagger(calendarEndSchema)),

@@ -6,20 +6,20 @@ import { Problem } from '../door/problem';
 import { callerAddress } from '../household/chosen';
 import { digestOf } from './secrets';
 
-/** Wrong passwords for one name, wrong ones or codes from one address, and labels that are none. */
+/** Wrong passwords for one name, wrong ones or codes from one address, and what anybody may look at. */
 const FOR_NAME = { points: 10, seconds: 15 * 60 };
 const FROM_ADDRESS = { points: 40, seconds: 15 * 60 };
-const LABELS = { points: 120, seconds: 15 * 60 };
+const LOOKS = { points: 120, seconds: 15 * 60 };
 
 const forName = () => attempts('name', FOR_NAME.points, FOR_NAME.seconds);
 const fromAddress = () => attempts('address', FROM_ADDRESS.points, FROM_ADDRESS.seconds);
 
-/** Counts a look at a label by somebody who is no member; it uses up nobody's way to sign in. @throws Problem 429 */
-export async function countLabel(): Promise<() => Promise<void>> {
+/** Counts what anybody may ask, from one address; it uses up nobody's way to sign in. @returns how to take it back @throws Problem 429 */
+export async function countLook(what: 'label' | 'strength'): Promise<() => Promise<void>> {
   const address = await callerAddress();
-  const labels = attempts('label', LABELS.points, LABELS.seconds);
-  await labels.consume(address).catch(tooOften);
-  return async () => void (await labels.reward(address));
+  const looks = attempts(what, LOOKS.points, LOOKS.seconds);
+  await looks.consume(address).catch(tooOften);
+  return async () => void (await looks.reward(address));
 }
 
 function tooOften(left: unknown): never {

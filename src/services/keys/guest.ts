@@ -7,7 +7,7 @@ import { inHousehold } from '../household/chosen';
 import { viewContext } from '../household/context';
 import { toPackageView } from '../stock/packageView';
 import { readTake } from '../take/take';
-import { countLabel } from './attempts';
+import { countLook } from './attempts';
 import { householdOfLabel } from './labelKey';
 import { mustBe } from './whoAsks';
 
@@ -91,7 +91,7 @@ export async function readLabelAsGuest(code: string): Promise<GuestLabel> {
 
 /** A label read by the key that is printed on it, by whoever holds it. @throws Problem 404, 429 */
 export async function readLabelByKey(code: string, key: string): Promise<GuestLabel> {
-  const right = await countLabel();
+  const right = await countLook('label');
   const household = await householdOfLabel(code, key);
   if (household === null) throw new Problem(404, 'not-found', 'There is no such label here.');
   const label = await inHousehold(household, () => labelOf(code, []));

@@ -133,7 +133,10 @@ export async function invite(body: unknown): Promise<InvitationView> {
     );
   });
   const address = `${publicUrl()}/join#${code}`;
-  await logHere('code', `An invitation was made, for a ${ROLE_WORDS[told.role].name.toLowerCase()}.`);
+  await logHere(
+    'code',
+    `${visitor.member?.name ?? 'Somebody'} made an invitation: ${ROLE_WORDS[told.role].name}.`,
+  );
   return { code, address, modules: codePicture(address), ends_at: invitationEnds(at) };
 }
 

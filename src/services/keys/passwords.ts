@@ -6,6 +6,10 @@ import { newToken } from './secrets';
 /** Argon2id as OWASP’s password storage sheet sets it for interactive use: 19 MiB, two passes, one lane. */
 const ARGON2ID = { algorithm: 2, memoryCost: 19_456, timeCost: 2, parallelism: 1 } as const;
 
+/** Characters of a password (ASVS 2.1.1, 2.1.2). */
+const MIN_LENGTH = 12;
+export const MAX_LENGTH = 128;
+
 /** 0 to 4; from 2 on a password withstands guessing at the speed this server lets one guess. */
 const LEAST_SCORE = 2;
 
@@ -29,7 +33,15 @@ let strength: ZxcvbnFactory | null = null;
 
 /** What is wrong with a password to be; `null`: nothing. It may not be guessed from names here, nor be a common one. */
 export function passwordFault(password: string, names: readonly string[]): string | null {
-  if (password.length < 8) return 'A password has at least 8 characters; three or four words are good.';
+  if (password.length < MIN_LENGTH)
+    return `A password needs at least ${MIN_LENGTH} characters. Three or four words are good.`;
+  return passwordScore(password, names) >= LEAST_SCORE
+    ? null
+    : 'That password is too easy to guess. Take three or four words that don’t belong together.';
+}
+
+/** How hard a password is to guess, 0 to 4. */
+export function passwordScore(password: string, names: readonly string[]): number {
   strength ??= new ZxcvbnFactory({ dictionary: common.dictionary, graphs: common.adjacencyGraphs });
   const { score } = strength.check(password.slice(0, LONG_ENOUGH), [
     ...names,
@@ -38,7 +50,5 @@ export function passwordFault(password: string, names: readonly string[]): strin
     'fridge',
     'freezer',
   ]);
-  return score >= LEAST_SCORE
-    ? null
-    : 'That password is guessed too soon. Take three or four words that do not belong together.';
+  return score;
 }

@@ -7,7 +7,8 @@ import { Problem } from '../door/problem';
 import { validate } from '../door/validate';
 import { asksForKeys } from './asksForKeys';
 import { countAttempt } from './attempts';
-import { isPassword } from './passwords';
+import { isPassword, MAX_LENGTH } from './passwords';
+import { readSecondFactor } from '@/store/secondFactors';
 import { logSecurity } from './securityLog';
 import { signedIn } from './whoAsks';
 
@@ -18,12 +19,24 @@ const PROVED_MS = 600_000;
  * Asks for what cannot be taken back (members, roles, a whole household) that the password was given within ten minutes: a device that
  * was left open is not enough.
  *
- * @throws Problem 401, or 403 `prove`; `no-password` when she has none yet
+ * @param settingUp it is for the second factor itself
+ * @throws Problem 401, or 403 `prove`, `no-second-factor`; `no-password` when she has none yet
  */
-export async function mustProve(): Promise<void> {
+export async function mustProve({ settingUp = false } = {}): Promise<void> {
   if (!asksForKeys()) return;
   const me = await signedIn();
   if (!me) throw new Problem(401, 'sign-in', 'Sign in first.');
+  // A house that is reached from everywhere may ask its cooks for a second factor before they do what only they may.
+  if (
+    !settingUp &&
+    process.env.SECOND_FACTOR === 'cooks' &&
+    (await readSecondFactor(sql(), me.member)).secret === null
+  )
+    throw new Problem(
+      403,
+      'no-second-factor',
+      'This kitchen asks its cooks for a second factor. Set one up under People and devices first.',
+    );
   if (me.provedAt !== null && Date.parse(now()) - Date.parse(me.provedAt) < PROVED_MS) return;
   const member = await readMemberCalled(sql(), me.name);
   if (member?.secret == null)
@@ -31,7 +44,7 @@ export async function mustProve(): Promise<void> {
   throw new Problem(403, 'prove', 'Type your password again: it has been more than ten minutes.');
 }
 
-export const proveSchema = Joi.object({ password: Joi.string().max(200).required() });
+export const proveSchema = Joi.object({ password: Joi.string().max(MAX_LENGTH).required() });
 
 /** Takes the password again on a device that is signed in. @throws Problem 400, 401 or 429 */
 export async function prove(body: unknown): Promise<{ says: string }> {

@@ -27,6 +27,9 @@ function stepOf(secret: string, token: string): number | null {
   return delta === null ? null : Math.floor(timestamp / 1000 / PERIOD_S) + delta;
 }
 
+/** A recovery code as it is kept: salted by whose it is. */
+const recoveryDigest = (memberId: string, code: string): string => digestOf(`${memberId} ${plainCode(code)}`);
+
 /** Whether a code, of the authenticator or for recovery, is a member's; each counts once. True where she has no second factor. */
 export async function isSecondFactor(memberId: string, code: string): Promise<boolean> {
   const { secret } = await readSecondFactor(sql(), memberId);
@@ -36,7 +39,7 @@ export async function isSecondFactor(memberId: string, code: string): Promise<bo
     const step = stepOf(secret, digits);
     return step !== null && takeStep(sql(), memberId, step);
   }
-  return takeRecoveryCode(sql(), memberId, digestOf(plainCode(code)));
+  return takeRecoveryCode(sql(), memberId, recoveryDigest(memberId, code));
 }
 
 const me = async () => {
@@ -53,7 +56,7 @@ export async function beginSecondFactor(
 ): Promise<{ secret: string; address: string; modules: string[] }> {
   validate(factorBeginSchema, body);
   const { name } = await me();
-  await mustProve();
+  await mustProve({ settingUp: true });
   const secret = new Secret({ size: 20 }).base32;
   const address = totpOf(secret, name).toString();
   return { secret, address, modules: codePicture(address) };
@@ -73,7 +76,7 @@ export const factorSetSchema = Joi.object({
 export async function setSecondFactor(body: unknown): Promise<{ codes: string[] }> {
   const { secret, code } = validate<{ secret: string; code: string }>(factorSetSchema, body);
   const { member, name, memberships } = await me();
-  await mustProve();
+  await mustProve({ settingUp: true });
   const step = stepOf(secret, code);
   if (step === null)
     throw new Problem(
@@ -86,7 +89,7 @@ export async function setSecondFactor(body: unknown): Promise<{ codes: string[] 
     );
   const codes = Array.from({ length: RECOVERY_CODES }, newCode);
   await transaction((db) =>
-    putSecondFactor(db, member, { secret, step, codes: codes.map((one) => digestOf(plainCode(one))) }),
+    putSecondFactor(db, member, { secret, step, codes: codes.map((one) => recoveryDigest(member, one)) }),
   );
   await logSecurity(
     'password',

@@ -8,15 +8,15 @@ import { now } from '../door/clock';
 import { Problem } from '../door/problem';
 import { plainText, validate } from '../door/validate';
 import { callerDevice } from '../household/chosen';
-import { countAttempt } from './attempts';
-import { hashPassword, isPassword, passwordFault } from './passwords';
+import { countAttempt, countLook } from './attempts';
+import { hashPassword, isPassword, MAX_LENGTH, passwordFault, passwordScore } from './passwords';
 import { isSecondFactor } from './secondFactor';
 import { digestOf, newToken } from './secrets';
 import { logSecurity } from './securityLog';
 import { signedIn, staysUntil } from './whoAsks';
 
 export const memberName = plainText(40).min(1);
-export const password = Joi.string().max(200);
+export const password = Joi.string().max(MAX_LENGTH);
 
 export const signInSchema = Joi.object({
   name: memberName.required(),
@@ -121,6 +121,19 @@ export async function setPassword(body: unknown): Promise<{ says: string }> {
     me.name,
   );
   return { says: 'Your password is set. Your other devices are signed out.' };
+}
+
+export const strengthSchema = Joi.object({
+  password: password.required(),
+  name: plainText(40).allow('').default(''),
+});
+
+/** How hard a password would be to guess, 0 to 4, and what is wrong with it; nothing of it is kept. @throws Problem 400, 429 */
+export async function judgePassword(body: unknown): Promise<{ score: number; says: string }> {
+  const told = validate<{ password: string; name: string }>(strengthSchema, body);
+  await countLook('strength');
+  const names = told.name === '' ? [] : [told.name];
+  return { score: passwordScore(told.password, names), says: passwordFault(told.password, names) ?? '' };
 }
 
 /** @throws Problem 422 for a password that is guessed too soon */

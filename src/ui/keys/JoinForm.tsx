@@ -52,8 +52,7 @@ export function JoinForm({ me }: { me: string | null }) {
             describedBy="password-hint key-fault"
           />
           <p id="password-hint" className="!mt-1 text-slate">
-            This device stays signed in anyhow. Three or four words are good; you may leave it empty, but for
-            the set-up code.
+            Three or four words are good. You can leave it empty, unless this is the set-up code.
           </p>
         </>
       )}

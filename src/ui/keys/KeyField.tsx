@@ -1,5 +1,9 @@
 'use client';
 
+import { Eye, EyeOff } from 'lucide-react';
+import { useId, useState } from 'react';
+import { Strength } from './Strength';
+
 /** A field of a key: a name or a password, as browsers and their safes know it. */
 export function KeyField({
   label,
@@ -17,20 +21,39 @@ export function KeyField({
   autoFocus?: boolean;
 }) {
   const secret = kind !== 'username';
+  const [shown, setShown] = useState(false);
+  const id = useId();
   return (
-    <label className="block">
-      <span className="block font-semibold">{label}</span>
-      <input
-        className="field mt-1"
-        type={secret ? 'password' : 'text'}
-        autoComplete={kind}
-        autoFocus={autoFocus}
-        maxLength={secret ? 200 : 40}
-        value={value}
-        aria-describedby={describedBy}
-        onChange={(event) => onChange(event.target.value)}
-      />
-    </label>
+    <div>
+      <label htmlFor={id} className="block font-semibold">
+        {label}
+      </label>
+      <span className="mt-1 flex gap-2">
+        <input
+          id={id}
+          className="field flex-1"
+          type={secret && !shown ? 'password' : 'text'}
+          autoComplete={kind}
+          autoFocus={autoFocus}
+          maxLength={secret ? 128 : 40}
+          value={value}
+          aria-describedby={describedBy}
+          onChange={(event) => onChange(event.target.value)}
+        />
+        {secret && (
+          <button
+            type="button"
+            className="button"
+            aria-pressed={shown}
+            aria-label={shown ? 'Hide what I type' : 'Show what I type'}
+            onClick={() => setShown(!shown)}
+          >
+            {shown ? <EyeOff aria-hidden size={20} /> : <Eye aria-hidden size={20} />}
+          </button>
+        )}
+      </span>
+      {kind === 'new-password' && value !== '' && <Strength password={value} />}
+    </div>
   );
 }
 

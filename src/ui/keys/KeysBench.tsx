@@ -42,8 +42,8 @@ export function KeysBench({ view }: { view: MembersView }) {
       <h1 className="text-[1.6rem]">Keys</h1>
       <p className="mb-3 max-w-3xl text-slate">
         {view.asks
-          ? `Who may do what at ${view.household}. What is told is signed with the name of whoever told it.`
-          : 'This server can be reached from this machine only, so it asks nobody anything. As soon as it is reached from elsewhere (npm start -- --home), it shows a set-up code in its terminal and asks whoever comes.'}
+          ? `Who may do what at ${view.household}. Each entry carries the name of the person who made it.`
+          : 'Only this computer can open Orderly Frost, so no sign-in is needed. Start it with npm start -- --home for other devices; its terminal then shows a set-up code.'}
       </p>
       <div className="grid items-start gap-4 lg:grid-cols-2">
         <div className="space-y-4">
@@ -62,6 +62,8 @@ export function KeysBench({ view }: { view: MembersView }) {
               Nobody has a key to {view.household} yet{view.asks ? '.' : ', and nobody needs one.'}
             </p>
           )}
+          {view.me && <MyKey me={view.me} busy={busy} send={send} />}
+          {view.me && <SecondFactor has={view.me.has_second_factor} busy={busy} send={send} />}
         </div>
         <div className="space-y-4">
           {cook && view.asks && (
@@ -73,8 +75,6 @@ export function KeysBench({ view }: { view: MembersView }) {
               onBack={() => void send('invite/back', {}).then(() => setInvitation(null))}
             />
           )}
-          {view.me && <MyKey me={view.me} busy={busy} send={send} />}
-          {view.me && <SecondFactor has={view.me.has_second_factor} busy={busy} send={send} />}
           {cook && view.asks && (
             <section className="card space-y-3 p-5" aria-labelledby="label-key">
               <h2 id="label-key" className="text-lg">
@@ -94,7 +94,7 @@ export function KeysBench({ view }: { view: MembersView }) {
               </button>
             </section>
           )}
-          {cook && view.asks && <SecurityLog />}
+          {view.asks && <SecurityLog />}
         </div>
       </div>
     </>

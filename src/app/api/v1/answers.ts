@@ -20,6 +20,8 @@ const MAX_READER_BYTES = 64_000;
 /** As large as a phone's camera makes a photo. */
 const MOST_PICTURE_BYTES = 20_000_000;
 const HEADERS = { 'cache-control': 'no-store' };
+/** Opened by itself, an answer is a file and no page. */
+const JSON_HEADERS = { ...HEADERS, 'content-disposition': 'attachment; filename="api.json"' };
 
 type Path = Record<string, string>;
 interface Context {
@@ -43,7 +45,7 @@ const enter = async (may: May): Promise<Role | null> =>
   may === 'anyone' ? null : (await mustBe(...may)).role;
 
 /** Runs a use case and answers with JSON, or with the error body and its status. */
-async function respond(work: () => Promise<Response>, headers: HeadersInit = HEADERS): Promise<Response> {
+async function respond(work: () => Promise<Response>, headers: HeadersInit = JSON_HEADERS): Promise<Response> {
   try {
     return await work();
   } catch (error) {
@@ -57,7 +59,7 @@ export function only(method: Method, handler: Handler): Methods {
   const allow = method === 'GET' ? 'GET, HEAD' : method;
   const refuse: Handler = () =>
     respond(() => Promise.reject(new Problem(405, 'wrong-method', `This address takes ${allow} only.`)), {
-      ...HEADERS,
+      ...JSON_HEADERS,
       allow,
     });
   return Object.fromEntries(METHODS.map((one) => [one, one === method ? handler : refuse])) as Methods;
@@ -90,7 +92,7 @@ export function reads<Query>(
       await enter(may);
       const query = queryOf<Query>(request, schema);
       const answer = await work(query, await pathOf(context));
-      const headers = { ...HEADERS, ...(may === 'anyone' ? {} : await whoseHeader()) };
+      const headers = { ...JSON_HEADERS, ...(may === 'anyone' ? {} : await whoseHeader()) };
       return Response.json(asIs ? answer : await inOurUnits(answer), { headers });
     }),
   );
@@ -165,7 +167,7 @@ export const takesFile = <Query>(
       const query = queryOf<Query>(request, schema);
       const tooLarge = new Problem(413, 'too-large', 'That file is larger than 200 megabytes.');
       const bytes = await readBytes(request, MOST_FILE_BYTES, tooLarge);
-      return Response.json(await work(bytes, query, request.signal), { headers: HEADERS });
+      return Response.json(await work(bytes, query, request.signal), { headers: JSON_HEADERS });
     }),
   );
 
@@ -224,7 +226,7 @@ export function takes(
       const role = await enter(may);
       queryOf(request, QUERIES.none);
       const answer = await work(await readBody(request, role));
-      return Response.json(asIs ? answer : await inOurUnits(answer), { headers: HEADERS });
+      return Response.json(asIs ? answer : await inOurUnits(answer), { headers: JSON_HEADERS });
     }),
   );
 }
@@ -239,7 +241,7 @@ export function takesPicture(work: (bytes: Buffer) => Promise<unknown>): Methods
         throw new Problem(415, 'no-picture', 'Send the bytes of a picture: a JPEG, PNG or WebP.');
       const tooLarge = new Problem(413, 'too-large', 'That picture is larger than 20 megabytes.');
       return Response.json(await work(await readBytes(request, MOST_PICTURE_BYTES, tooLarge)), {
-        headers: HEADERS,
+        headers: JSON_HEADERS,
       });
     }),
   );
