@@ -1,8 +1,8 @@
 /// <reference lib="webworker" />
 import { NetworkFirst, type PrecacheEntry, Serwist, type SerwistGlobalConfig } from 'serwist';
 import { nothingOlder, TOLD } from './nothingOlder';
-import { PAGES_CACHE, READS_CACHE, WHOSE_CACHE } from './offlineCaches';
-import { FORGET, onlyTheirs } from './whose';
+import { PAGES_CACHE, READS_CACHE } from './offlineCaches';
+import { keepFor, onlyTheirs, readWhose } from './whose';
 
 declare global {
   interface WorkerGlobalScope extends SerwistGlobalConfig {
@@ -15,21 +15,7 @@ declare const self: ServiceWorkerGlobalScope;
 /** So long the kitchen's server is waited for before what was last seen is shown, seconds. */
 const PATIENCE_S = 4;
 
-const WHOSE_PLACE = '/whose';
-/** Whose pages are kept, also when this worker was put to sleep; `undefined`: not looked up yet. */
-let whose: string | null | undefined;
-const theirs = onlyTheirs(
-  async () => {
-    const written = whose === undefined ? await caches.match(WHOSE_PLACE, { cacheName: WHOSE_CACHE }) : null;
-    whose ??= written ? await written.text() : null;
-    return whose;
-  },
-  async (now) => {
-    await Promise.all([PAGES_CACHE, READS_CACHE].map((name) => caches.delete(name)));
-    whose = now;
-    await (await caches.open(WHOSE_CACHE)).put(WHOSE_PLACE, new Response(now));
-  },
-);
+const theirs = onlyTheirs(readWhose, keepFor);
 const { told, plugin } = nothingOlder(Date.now, async (request) => {
   const kept = await caches.match(request, { cacheName: READS_CACHE });
   const shown = await theirs.cachedResponseWillBeUsed?.({ cachedResponse: kept } as never);
@@ -37,7 +23,6 @@ const { told, plugin } = nothingOlder(Date.now, async (request) => {
 });
 self.addEventListener('message', ({ data }) => {
   if (data === TOLD) told();
-  if (data === FORGET) whose = null;
 });
 
 /** Pages and what they read as last seen, for a house without power or network; changes never go through here. */

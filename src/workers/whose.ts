@@ -1,10 +1,23 @@
 import type { SerwistPlugin } from 'serwist';
+import { PAGES_CACHE, READS_CACHE, WHOSE_CACHE } from './offlineCaches';
 
 /** By this header an answer says whose it is: a household as one member sees it. */
 export const WHOSE = 'x-orderly-frost-whose';
 
-/** What a page says to its worker when its household or member changes: nothing read before is shown any more. */
-export const FORGET = 'forget';
+const PLACE = '/whose';
+
+/** Whose pages this device keeps; `null`: nobody's. */
+export async function readWhose(): Promise<string | null> {
+  const written = await caches.match(PLACE, { cacheName: WHOSE_CACHE });
+  return written ? written.text() : null;
+}
+
+/** Keeps pages for somebody from now on; what was kept for another is dropped. */
+export async function keepFor(whose: string): Promise<void> {
+  if ((await readWhose()) === whose) return;
+  await Promise.all([PAGES_CACHE, READS_CACHE].map((name) => caches.delete(name)));
+  await (await caches.open(WHOSE_CACHE)).put(PLACE, new Response(whose));
+}
 
 /**
  * What is kept for a house without network is shown only to whom it was last shown: the pages of one household never stand in for

@@ -66,6 +66,19 @@ test('the home address: the household’s own certificate, trusted once, and the
     await context.setOffline(true);
     await page.goto(`${base}/outage`);
     await expect(page.getByRole('heading', { name: 'Is the power off?' })).toBeVisible();
+    // Another household is chosen: what was kept of the one before is shown to nobody, with a network or without.
+    await context.setOffline(false);
+    const saltmarsh = { name: 'Saltmarsh', time_zone: 'Europe/Dublin', currency: 'EUR' };
+    const added = await page.request.post(`${base}/api/v1/households/add`, { data: saltmarsh });
+    const { id } = (await added.json()) as { id: number };
+    await page.request.post(`${base}/api/v1/households/choose`, { data: { id } });
+    await page.goto(`${base}/stock`);
+    await expect(page.getByRole('link', { name: /^Household Saltmarsh/ })).toBeVisible();
+    await context.setOffline(true);
+    for (const at of ['/outage', '/stock', '/']) {
+      await page.goto(`${base}${at}`).catch(() => undefined);
+      await expect(page.getByText('Skerry Row')).toHaveCount(0);
+    }
     await context.close();
   } finally {
     await browser.close();

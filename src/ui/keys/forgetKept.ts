@@ -1,11 +1,9 @@
 'use client';
 
-import { FORGET } from '@/workers/whose';
 import { dropOwn } from '../door/ownStorage';
 
 /** Forgets the pages this device keeps for a house without network. */
 export async function forgetPages(): Promise<void> {
-  if ('serviceWorker' in navigator) navigator.serviceWorker.controller?.postMessage(FORGET);
   if (!('caches' in window)) return;
   for (const name of await caches.keys()) if (name.startsWith('orderly-frost')) await caches.delete(name);
 }

@@ -4,7 +4,7 @@ import { CloudOff } from 'lucide-react';
 import { useEffect } from 'react';
 import { useReached } from '../door/kitchenClock';
 import { readOwn, shownWhose, writeOwn } from '../door/ownStorage';
-import { WHOSE } from '@/workers/whose';
+import { keepFor, WHOSE } from '@/workers/whose';
 import { PAGES_CACHE } from '@/workers/offlineCaches';
 
 /** Pages that a dark house needs. */
@@ -16,6 +16,7 @@ const PLACE = 'pages-kept-at';
 async function keepPages(): Promise<void> {
   const last = Number(readOwn(PLACE) ?? 0);
   if (!navigator.onLine || Date.now() - last < KEEP_AGAIN_MS) return;
+  await keepFor(shownWhose());
   const cache = await caches.open(PAGES_CACHE);
   for (const page of KEPT_PAGES) {
     const response = await fetch(page, { headers: { accept: 'text/html' } });
