@@ -176,6 +176,7 @@ it('a look tells every row that is wrong and stores nothing; a whole household c
     ({ unit, opened_on: opened, not_for_eating: bad }) => unit === 'g' && !opened && bad === 'no',
   );
   const [one = {}, two = {}, three = {}] = sound.filter(({ frozen_on: frozen }) => frozen);
+  // The third is not for eating, though its history does not say so: it comes in as found bad.
   const wrong = [
     { ...one, amount: '7' },
     { ...two, code: '', not_for_eating: 'yes' },
@@ -184,8 +185,8 @@ it('a look tells every row that is wrong and stores nothing; a whole household c
     { ...three, code: '', start: '28/10/2026' },
   ];
   expect((await file('look?name=stock.csv', stringify(wrong, { header: true }))).body).toMatchObject({
-    packages: 0,
-    faults: [2, 3, 4, 5, 6].map((row) => ({ row })),
+    packages: 1,
+    faults: [2, 4, 5, 6].map((row) => ({ row })),
   });
   const fresh = told.map((row) => ({ ...row, code: '' }));
   const come = await file('begin?name=stock.csv', stringify(fresh, { header: true }));

@@ -4,6 +4,7 @@ import { storeLine } from '@/core/ledger/package/storeLine';
 import { indexFoods } from '@/core/foods/findFood';
 import { MOST_LINES, MOST_MADE } from '@/core/model/limits';
 import type { IntakeLine } from '@/core/model/intakeLine';
+import type { PrintedDate } from '@/core/model/history';
 import type { Package } from '@/core/model/package';
 import { Refusal } from '@/core/model/refusal';
 import { sql } from '@/store/database';
@@ -52,31 +53,58 @@ async function lineJudge(household: Household): Promise<(line: IntakeLine) => Pa
   };
 }
 
+/** The day on which something happened to it last. */
+const lastDay = ({ start, history }: IntakeLine): string =>
+  (history ?? []).reduce((day, { on }) => (on > day ? on : day), start.on);
+
+/** Dates that it had where the table was written, as those of what is packed anew: no later ones are worked out for it. */
+function datedAsBefore(line: IntakeLine, until: PrintedDate, judged: Package): IntakeLine {
+  const useBy = until.kind === 'use-by' ? until.date : judged.useBy;
+  const bestBy = judged.bestBy < until.date ? judged.bestBy : until.date;
+  const packed = {
+    did: 'joined',
+    startOn: line.start.on,
+    useBy,
+    bestBy,
+    minutes: 0,
+    days: null,
+    anew: true,
+  } as const;
+  return { ...line, history: [...(line.history ?? []), { ...packed, on: lastDay(line) }] };
+}
+
 /**
- * A line that may come in. Of food that a table knows more of than its columns tell (a warm shelf, an hour out), it may be dated
- * no later than it was: then the date it had counts as one that is printed on it.
+ * A line that may come in, as strictly as it was where the table was written. Of food that a table knows more of than its columns
+ * tell (a warm shelf, a power cut), the date it had counts as one that is printed on it, else as that of what was packed anew; what
+ * was not for eating was found bad.
  *
  * @throws Refusal or Problem
  */
 function admitted(
-  { line, until, condemned }: Extract<RowLine, { fault: null }>,
+  { line: told, until, condemned }: Extract<RowLine, { fault: null }>,
   judge: (line: IntakeLine) => Package | undefined,
 ): IntakeLine {
-  const judged = judge(line);
-  if (condemned && judged?.condemned !== true)
+  const bad = condemned && judge(told)?.condemned !== true;
+  if (bad && !told.history)
     throw new Refusal('row', 'It was not for eating any more, and its row does not tell why: throw it out.');
+  const line = bad
+    ? { ...told, history: [...(told.history ?? []), { did: 'found-bad' as const, on: lastDay(told) }] }
+    : told;
+  const judged = judge(line);
   if (line.history && judged && judged.openedOn !== line.openedOn)
     throw new Refusal('row', 'Its history says otherwise of its opening than its other cells do.');
   const later = (one: Package | undefined): boolean =>
     until !== null && one !== undefined && one.governingDate > until.date;
   if (!later(judged)) return line;
   const capped = { ...line, printed: until };
-  if (later(judge(capped)))
+  if (!later(judge(capped))) return capped;
+  const packed = line.history && until && judged ? datedAsBefore(line, until, judged) : line;
+  if (later(judge(packed)))
     throw new Refusal(
       'date',
       `It would be dated later than ${until?.date ?? 'before'} here. Bring the whole household instead.`,
     );
-  return capped;
+  return packed;
 }
 
 /**
