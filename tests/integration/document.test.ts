@@ -156,6 +156,21 @@ it('a document that is no good says where, and leaves nothing; looser dates in i
   await expect(
     read(spoilt((told) => void ((told.packages?.[0]?.image as { amount: number }).amount = -1))),
   ).rejects.toThrow('packages.0.image.amount');
+  for (const [change, place] of [
+    [(told: HouseholdDocument) => void (told.household.time_zone = 'Europe/Atlantis'), 'time_zone'],
+    [(told: HouseholdDocument) => void (told.household.name = 'A <b>kitchen'), 'household.name'],
+    [(told: HouseholdDocument) => void (told.household.name = 'Half \ud83d of one'), 'household.name'],
+    [
+      (told: HouseholdDocument) =>
+        void ((told.packages?.[0]?.image as { note: string }).note = 'half \udc69 of one'),
+      'packages.0.image.note',
+    ],
+  ] as const) {
+    const fault = await read(spoilt(change)).catch(
+      (error: { more: { fields: { path: string }[] } }) => error,
+    );
+    expect(JSON.stringify(fault)).toContain(place);
+  }
   const misfit = await read(spoilt((told) => void (told.zones ?? []).pop()));
   await expect(transaction((db) => importHousehold(db, misfit, 'Misfit', noted))).rejects.toThrow(
     'do not fit',

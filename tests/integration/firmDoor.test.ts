@@ -232,6 +232,43 @@ describe('sizes', () => {
   });
 });
 
+describe('one connection', () => {
+  it('is answered two thousand requests that came in one go', async () => {
+    const { port, hostname } = new URL(BASE);
+    const asked = 2000;
+    const answered = await new Promise<number>((done) => {
+      const socket = connect(Number(port), hostname);
+      let count = 0;
+      socket.on('data', (chunk: Buffer) => {
+        count += chunk.toString('latin1').split('HTTP/1.1 200').length - 1;
+        if (count >= asked - 5) socket.end();
+      });
+      socket.on('close', () => done(count));
+      socket.write(`GET /api/v1/health HTTP/1.1\r\nhost: localhost:${port}\r\n\r\n`.repeat(asked));
+    });
+    // A status line that is cut between two parts is not counted.
+    expect(answered).toBeGreaterThanOrEqual(asked - 5);
+    // Nor does the address have to wait for it afterwards.
+    expect((await get('/api/v1/health')).status).toBe(200);
+  });
+});
+
+describe('a page of a household that is named in a header', () => {
+  it('is that household’s, and is kept for nobody who asks for another', async () => {
+    const words = { name: `Header ${randomUUID().slice(0, 8)}`, time_zone: 'UTC', currency: 'EUR' };
+    const { here } = (await get('/api/v1/households')).body as { here: number };
+    const { id } = (await post('/api/v1/households/add', words)).body as { id: number };
+    const pageOf = async (household?: number) => {
+      const headers: Record<string, string> = { cookie: `orderly-frost-household=${here}` };
+      if (household !== undefined) headers['x-orderly-frost-household'] = String(household);
+      return (await fetch(`${BASE}/stock`, { headers })).text();
+    };
+    for (const household of [id, undefined, id, undefined])
+      expect(await pageOf(household)).toContain(`data-household="${household ?? here}"`);
+    await post('/api/v1/households/remove', { id, name: words.name });
+  });
+});
+
 describe('told late', () => {
   const yesterday = new Date(Date.now() - 86_400_000).toISOString().slice(0, 10);
   const store = (more: Record<string, unknown>) =>

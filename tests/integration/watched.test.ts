@@ -47,6 +47,19 @@ it('is watched: parts of its health, figures in the usual text, a log line a req
     expect(figures.headers.get('content-type')).toContain('text/plain');
     expect(text).toMatch(/^orderly_frost_request_seconds_count\{.*place="\/api\/v1\/health".*\} \d+$/m);
     expect(text).toContain('orderly_frost_database_up 1');
+    // Addresses that somebody made up make no figure of their own; a key of other bytes is a wrong one.
+    for (let nth = 0; nth < 50; nth++) await fetch(`${base}/made-up-${nth}/x`);
+    await fetch(`${base}/p/KT47`);
+    const after = await (
+      await fetch(`${base}/metrics`, { headers: { authorization: 'Bearer figures-key' } })
+    ).text();
+    expect([after.includes('made-up'), after.includes('KT47'), after.includes('place="unknown"')]).toEqual([
+      false,
+      false,
+      true,
+    ]);
+    const odd = await fetch(`${base}/metrics`, { headers: { authorization: 'Bearer figures-k\u00e9y' } });
+    expect(odd.status).toBe(404);
     // Without its key it is an address like any other: there is no such page.
     const strangers: Record<string, string>[] = [
       {},
@@ -59,7 +72,7 @@ it('is watched: parts of its health, figures in the usual text, a log line a req
         .split('\n')
         .filter((line) => line.startsWith('{') && line.endsWith('}'))
         .map((line) => JSON.parse(line) as Line);
-    await waitFor(() => logged().filter(({ path }) => path === '/metrics').length === 4);
+    expect(await waitFor(() => logged().filter(({ path }) => path === '/metrics').length === 6)).toBe(true);
     const lines = logged();
     expect(lines.find(({ path }) => path === '/calendar.ics')).toMatchObject({
       id: 'from-the-proxy-1',

@@ -160,6 +160,11 @@ it('containers, order and upkeep are set, refused and undone', () => {
   });
   store.run({ id: 'q', type: 'job.done', job: 'ice', frostMm: null });
   expect(store.jobs.get('ice')?.retired).toBe(true);
+  // A job keeps its kind.
+  expect(refusal(() => store.run({ id: 'y', type: 'job.set', job: { ...job, kind: 'round' } }))[0]).toBe(
+    'job',
+  );
+  expect(store.jobs.get('k')?.kind).toBe('upkeep');
   expect(
     refusal(() =>
       store.run({ id: 'z', type: 'job.set', job: { ...job, id: 'late', dueOn: '2026-11-01' } }),

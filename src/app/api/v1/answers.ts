@@ -45,7 +45,10 @@ const enter = async (may: May): Promise<Role | null> =>
   may === 'anyone' ? null : (await mustBe(...may)).role;
 
 /** Runs a use case and answers with JSON, or with the error body and its status. */
-async function respond(work: () => Promise<Response>, headers: HeadersInit = JSON_HEADERS): Promise<Response> {
+async function respond(
+  work: () => Promise<Response>,
+  headers: HeadersInit = JSON_HEADERS,
+): Promise<Response> {
   try {
     return await work();
   } catch (error) {
