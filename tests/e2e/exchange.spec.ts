@@ -21,7 +21,7 @@ test('a paper list is looked at, its columns put right, what is understood comes
       .getByLabel(/A list from a spreadsheet/)
       .setInputFiles({ name, mimeType: 'text/csv', buffer: Buffer.from(text) });
   await choose('nothing.csv', 'Item');
-  await expect(page.getByRole('alert').filter({ hasText: 'nothing in that table' })).toBeVisible();
+  await expect(page.getByRole('alert').filter({ hasText: 'no rows below it' })).toBeVisible();
   await page.getByRole('button', { name: 'Another file' }).click();
   await choose('list.csv', LIST);
   await expect(page.getByRole('heading', { name: '2 of 4 rows would come in, as 5 packages' })).toBeVisible();
