@@ -6,7 +6,7 @@ import { dateInZone } from '@/core/calendar/dateInZone';
 const workingAt = new AsyncLocalStorage<string>();
 
 /**
- * Runs `work` as at an instant: the demo's history is told when it happened. Everybody else's clock goes on.
+ * Runs `work` as at an instant, so that the demo's history is recorded when it happened. Everybody else's clock goes on.
  *
  * @param instant ISO 8601, UTC
  */
