@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import Ajv, { type ValidateFunction } from 'ajv';
 import { Refusal } from '../core/model/refusal';
+import { bytesOf, type SentFile } from './sentFile';
 
 const SCHEMA = path.join(process.cwd(), 'data', 'formats', 'household.schema.json');
 let schema: ValidateFunction | null = null;
@@ -35,11 +36,11 @@ export type ReadHousehold = { document: object } | { place: string; fault: strin
  *
  * @throws Refusal `unreadable` for what is no JSON, `newer` for a later version's
  */
-export function householdJson(bytes: Uint8Array): ReadHousehold {
+export function householdJson(sent: SentFile): ReadHousehold {
   let read: unknown;
   try {
     read = JSON.parse(
-      Buffer.from(bytes)
+      Buffer.from(bytesOf(sent))
         .toString('utf8')
         .replace(/^\ufeff/, ''),
     );

@@ -2,6 +2,7 @@ import { parse } from 'csv-parse/sync';
 import readExcel from 'read-excel-file/node';
 import { MAX_TABLE } from '../core/model/limits';
 import { Refusal } from '../core/model/refusal';
+import { bytesOf, headOf, lengthOf, type SentFile } from './sentFile';
 import { MAX_UNPACKED_BYTES, plainSheet } from './plainSheet';
 
 /** The longest row of a comma separated table, characters. */
@@ -31,13 +32,12 @@ async function sheetCells(bytes: Uint8Array): Promise<string[][]> {
   return rows.map((row) => row.map(wordsOf));
 }
 
-function textCells(bytes: Uint8Array): string[][] {
-  if (bytes.byteLength > MAX_UNPACKED_BYTES)
+function textCells(sent: SentFile): string[][] {
+  if (lengthOf(sent) > MAX_UNPACKED_BYTES)
     throw new Refusal('too-large', 'That table is larger than 50 megabytes. Import it in parts.');
-  const utf8 = Buffer.from(bytes)
-    .toString('utf8')
-    .replace(/^\ufeff/, '');
-  const text = utf8.includes('\ufffd') ? Buffer.from(bytes).toString('latin1') : utf8;
+  const bytes = Buffer.from(bytesOf(sent));
+  const utf8 = bytes.toString('utf8').replace(/^\ufeff/, '');
+  const text = utf8.includes('\ufffd') ? bytes.toString('latin1') : utf8;
   return parse(text, {
     delimiter: delimiterOf(text),
     relaxColumnCount: true,
@@ -51,15 +51,15 @@ function textCells(bytes: Uint8Array): string[][] {
 }
 
 /**
- * The cells of a table in words, from the bytes of its file: comma, semicolon or tab separated, or a spreadsheet's own file.
+ * The cells of a table in words, from its file: comma, semicolon or tab separated, or a spreadsheet's own file.
  *
  * @throws Refusal `too-large`, or `unreadable` for what is no table
  */
-export async function tableCells(bytes: Uint8Array): Promise<string[][]> {
+export async function tableCells(sent: SentFile): Promise<string[][]> {
   try {
     // Every spreadsheet of that kind is a zip.
-    const zipped = bytes[0] === 0x50 && bytes[1] === 0x4b;
-    const cells = zipped ? await sheetCells(bytes) : textCells(bytes);
+    const zipped = headOf(sent, 2).toString('latin1') === 'PK';
+    const cells = zipped ? await sheetCells(bytesOf(sent)) : textCells(sent);
     return cells.map((row) => row.slice(0, MAX_TABLE.columns + 40));
   } catch (error) {
     if (error instanceof Refusal) throw error;

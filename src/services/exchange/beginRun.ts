@@ -11,6 +11,7 @@ import { inHousehold } from '../household/chosen';
 import { ourHousehold } from '../household/household';
 import { mayAddHousehold, visibleHouseholds } from '../household/households';
 import { mustBe } from '../keys/whoAsks';
+import type { SentFile } from '@/workers/sentFile';
 import { bringThings, lookAtThings, sayCame } from './bringThings';
 import { importHousehold } from './importHousehold';
 import { type HouseholdDocument, rowsOf } from './readDocument';
@@ -184,11 +185,15 @@ async function prepared(
  *
  * @throws Problem 400, 403, 413, 422; nothing was begun then
  */
-export async function beginRun(bytes: Buffer, ask: FileAsk, cancelled: AbortSignal): Promise<{ id: string }> {
+export async function beginRun(
+  sent: SentFile,
+  ask: FileAsk,
+  cancelled: AbortSignal,
+): Promise<{ id: string }> {
   const visitor = await mustBe('cook');
   const household = await ourHousehold();
   const teller = { member: visitor.member, person: null };
-  const { total, bring } = await prepared(await openFile(bytes, ask, cancelled), ask, household, teller);
+  const { total, bring } = await prepared(await openFile(sent, ask, cancelled), ask, household, teller);
   const id = newUuid();
   await addRun(sql(), household.id, { id, what: ask.name || 'a file', total, at: now() });
   void work(id, (tell) => inHousehold(household.id, () => bring(id, tell)));

@@ -1,3 +1,4 @@
+import type { SentFile } from '@/workers/sentFile';
 import { ourHousehold } from '../household/household';
 import { mustBe } from '../keys/whoAsks';
 import { lookAtThings } from './bringThings';
@@ -62,9 +63,9 @@ async function lookAtList(
 }
 
 /** Looks at a file and stores nothing. @throws Problem 400, 403, 413, 422 */
-export async function lookAtFile(bytes: Buffer, ask: FileAsk, cancelled: AbortSignal): Promise<FileLook> {
+export async function lookAtFile(sent: SentFile, ask: FileAsk, cancelled: AbortSignal): Promise<FileLook> {
   await mustBe('cook');
-  const file = await openFile(bytes, ask, cancelled);
+  const file = await openFile(sent, ask, cancelled);
   if (file.kind === 'household') {
     const { document } = file;
     return {

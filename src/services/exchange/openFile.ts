@@ -1,4 +1,5 @@
 import Joi from 'joi';
+import { headOf, type SentFile } from '@/workers/sentFile';
 import { Problem } from '../door/problem';
 import { plainText } from '../door/validate';
 import { type HouseholdDocument, readDocument } from './readDocument';
@@ -42,18 +43,17 @@ export type OpenedFile =
   | { kind: 'things'; table: FoundTable; name: TableName }
   | { kind: 'table'; table: FoundTable; reading: TableReading };
 
-const isDocument = (bytes: Buffer): boolean =>
+const isDocument = (sent: SentFile): boolean =>
   /^\s*\{/.test(
-    bytes
-      .subarray(0, 200)
+    headOf(sent, 200)
       .toString('utf8')
       .replace(/^\ufeff/, ''),
   );
 
 /** Opens a file and stores nothing. @throws Problem 400, 413 */
-export async function openFile(bytes: Buffer, ask: FileAsk, cancelled: AbortSignal): Promise<OpenedFile> {
-  if (isDocument(bytes)) return { kind: 'household', document: await readDocument(bytes, cancelled) };
-  const table = await readTable(bytes, cancelled);
+export async function openFile(sent: SentFile, ask: FileAsk, cancelled: AbortSignal): Promise<OpenedFile> {
+  if (isDocument(sent)) return { kind: 'household', document: await readDocument(sent, cancelled) };
+  const table = await readTable(sent, cancelled);
   const name = tableOf(table.columns);
   if (name !== null && name !== 'stock') return { kind: 'things', table, name };
   return { kind: 'table', table, reading: await readRows(table, mappingOf(ask.columns), cancelled) };

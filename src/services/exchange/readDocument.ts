@@ -1,5 +1,6 @@
 import Joi from 'joi';
 import { type SectionRow, SECTIONS } from '@/store/sections';
+import type { SentFile } from '@/workers/sentFile';
 import { readInWorker } from '../calculators/heavy';
 import { Problem } from '../door/problem';
 import { HOUSEHOLD_WORDS } from '../door/schemas/household';
@@ -35,8 +36,8 @@ const notOurs = (place: string, fault: string): Problem =>
  * @param cancelled whoever sent it went away
  * @throws Problem 400 with where it is wrong
  */
-export async function readDocument(bytes: Uint8Array, cancelled?: AbortSignal): Promise<HouseholdDocument> {
-  const read = await readInWorker('householdJson', [bytes], cancelled);
+export async function readDocument(sent: SentFile, cancelled?: AbortSignal): Promise<HouseholdDocument> {
+  const read = await readInWorker('householdJson', [sent], cancelled);
   if ('fault' in read) throw notOurs(read.place, read.fault);
   const { household, ...sections } = read.document as HouseholdDocument;
   validate(WORDS, { household });

@@ -1,4 +1,5 @@
 import { MAX_TABLE } from '@/core/model/limits';
+import type { SentFile } from '@/workers/sentFile';
 import { readInWorker } from '../calculators/heavy';
 import { Problem } from '../door/problem';
 import { fromWords } from './cells';
@@ -45,10 +46,10 @@ export function tableOfCells(cells: readonly (readonly string[])[]): FoundTable 
 }
 
 /**
- * Reads a table from the bytes of a file, in a worker: comma, semicolon or tab separated, or a spreadsheet’s own file.
+ * Reads a table from a file, in a worker: comma, semicolon or tab separated, or a spreadsheet’s own file.
  *
  * @param cancelled whoever sent it went away
  * @throws Problem 400, 413, 429
  */
-export const readTable = async (bytes: Uint8Array, cancelled?: AbortSignal): Promise<FoundTable> =>
-  tableOfCells(await readInWorker('tableCells', [bytes], cancelled));
+export const readTable = async (sent: SentFile, cancelled?: AbortSignal): Promise<FoundTable> =>
+  tableOfCells(await readInWorker('tableCells', [sent], cancelled));

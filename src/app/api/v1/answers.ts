@@ -2,6 +2,7 @@ import type Joi from 'joi';
 import { parse } from 'secure-json-parse';
 import { logHere } from '@/services/keys/securityLog';
 import { inOurUnits } from '@/services/household/inOurUnits';
+import { keepSent, type SentFile } from '@/services/door/keepSent';
 import { Problem, toProblem } from '@/services/door/problem';
 import { asksForKeys } from '@/services/keys/asksForKeys';
 import { mustBe } from '@/services/keys/whoAsks';
@@ -159,18 +160,20 @@ export const streams = <Query>(
 /** As much as a file may have that comes in by a page; a larger one comes in at the machine. */
 const MOST_FILE_BYTES = 200_000_000;
 
-/** An address that a file is sent to, as its bytes, with what to do with it in the query. */
+/** An address that a file is sent to, with what to do with it in the query. */
 export const takesFile = <Query>(
   schema: Joi.ObjectSchema,
-  work: (bytes: Buffer, query: Query, cancelled: AbortSignal) => Promise<unknown>,
+  work: (file: SentFile, query: Query, cancelled: AbortSignal) => Promise<unknown>,
 ): Methods =>
   only('POST', (request) =>
     respond(async () => {
       await enter(['cook']);
       const query = queryOf<Query>(request, schema);
       const tooLarge = new Problem(413, 'too-large', 'That file is larger than 200 megabytes.');
-      const bytes = await readBytes(request, MOST_FILE_BYTES, tooLarge);
-      return Response.json(await work(bytes, query, request.signal), { headers: JSON_HEADERS });
+      const answer = await keepSent(request, MOST_FILE_BYTES, tooLarge, (file) =>
+        work(file, query, request.signal),
+      );
+      return Response.json(answer, { headers: JSON_HEADERS });
     }),
   );
 
