@@ -26,7 +26,7 @@ const arrows = LAYERS.map((layer) => ({
 const CORE_FLOORS = [
   ['calendar', 'units'],
   ['model'],
-  ['foods', 'kitchen', 'packaging', 'firstout'],
+  ['foods', 'kitchen', 'packaging', 'firstout', 'life'],
   ['keeping', 'thermal'],
   ['portions', 'placement', 'powercut'],
   ['quickline', 'drill'],

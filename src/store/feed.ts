@@ -4,6 +4,7 @@ import { fromSqlInstant, type Sql, toSqlInstant } from './database';
 
 /** A package as the calendar and the slip tell of it. */
 export interface ToldPackage {
+  id: string;
   code: string;
   called: string;
   amount: number;
@@ -13,7 +14,6 @@ export interface ToldPackage {
   askOn: string;
   governingDate: string;
   useBy: string | null;
-  condemned: boolean;
   zoneId: string | null;
 }
 
@@ -24,9 +24,9 @@ export async function readTold(
   until: string,
   limit: number,
 ): Promise<ToldPackage[]> {
-  const rows = await sql.rows<Omit<ToldPackage, 'condemned'> & { condemned: number }>(
-    `SELECT code, called, amount, unit, state, near_on AS nearOn, ask_on AS askOn, governing_date AS governingDate,
-            use_by AS useBy, condemned, zone_id AS zoneId
+  return sql.rows<ToldPackage>(
+    `SELECT id, code, called, amount, unit, state, near_on AS nearOn, ask_on AS askOn, governing_date AS governingDate,
+            use_by AS useBy, zone_id AS zoneId
        FROM package
       WHERE household_id = :householdId
         AND here = TRUE
@@ -35,7 +35,6 @@ export async function readTold(
       LIMIT :limit`,
     { householdId, until, limit },
   );
-  return rows.map((row) => ({ ...row, condemned: row.condemned === 1 }));
 }
 
 /** A day of the calendar as it was last told. */

@@ -16,6 +16,8 @@ export interface Household {
   figures: string;
   /** Grows with every command. */
   changes: number;
+  /** A power cut is not put away. */
+  openCut: boolean;
   /** Grows with every change of its appliances, zones and readings. */
   kitchenChanges: number;
 }
@@ -29,6 +31,7 @@ interface HouseholdRow {
   figures: string;
   changes: number | string;
   kitchen_changes: number;
+  open_cut: number;
   notify_at: string;
   lead_chilled: number;
   lead_frozen: number;
@@ -63,10 +66,16 @@ const toHousehold = (row: HouseholdRow): Household => ({
   figures: row.figures,
   changes: Number(row.changes),
   kitchenChanges: row.kitchen_changes,
+  openCut: row.open_cut === 1,
 });
 
 const HOUSEHOLD = `SELECT id, demo, units, decimals, date_order, people, name, time_zone, currency, caution, notify_at, lead_chilled, lead_frozen, feed_key,
             changes, kitchen_changes,
+            EXISTS (SELECT 1
+                      FROM kept
+                     WHERE kept.household_id = household.id
+                       AND kept.kind = 'cut'
+                       AND JSON_TYPE(JSON_EXTRACT(kept.value, '$.closedAt')) = 'NULL') AS open_cut,
             CONCAT(figures_version, ':',
                    COALESCE((SELECT digest FROM reference_file WHERE reference_file.name = 'reference'), '')) AS figures
        FROM household`;

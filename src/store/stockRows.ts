@@ -29,6 +29,8 @@ interface Row {
   governing_date: string;
   quality: number;
   condemned: number;
+  counter_minutes: number | string | null;
+  counter_since: string | null;
   first_out: string;
   version: number;
   wrap: Wrap | null;
@@ -59,6 +61,8 @@ const toRow = (row: Row): StoredRow => ({
   governingDate: row.governing_date,
   governingKind: row.quality === 1 ? 'best-by' : 'use-by',
   condemned: row.condemned === 1,
+  counterMinutes: Number(row.counter_minutes ?? 0),
+  counterSince: row.counter_since,
   priceMinor: row.price === null ? null : Number(row.price),
   note: row.note ?? '',
   photo: row.photo,
@@ -113,6 +117,8 @@ export async function readRows(
             governing_date, quality, condemned, first_out, version,
             JSON_VALUE(image, '$.wrap') AS wrap,
             JSON_VALUE(image, '$.priceMinor') AS price,
+            JSON_VALUE(image, '$.counterMinutes') AS counter_minutes,
+            JSON_VALUE(image, '$.counterSince') AS counter_since,
             JSON_VALUE(image, '$.note') AS note,
             JSON_VALUE(image, '$.photo') AS photo,
             JSON_VALUE(image, '$.keptFor.whose') AS whose,

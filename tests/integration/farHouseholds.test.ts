@@ -163,7 +163,9 @@ it('after a cut there is one verdict for each package in the appliances told, an
     const judged = deskOf(view, view.now)?.judged ?? [];
     const codes = judged.map(({ thing }) => thing.code);
     // What came or went in the last minute may be on one side only.
-    const still = new Set(view.things.filter(({ moves }) => moves.length === 0).map(({ code }) => code));
+    const still = new Set(
+      view.things.filter(({ id }) => view.moves[id] === undefined).map(({ code }) => code),
+    );
     expect(codes.filter((code) => still.has(code)).sort()).toEqual(
       lying.filter((code) => still.has(code)).sort(),
     );

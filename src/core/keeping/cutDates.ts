@@ -10,9 +10,13 @@ const SOURCE = 'FoodSafety.gov power outage chart';
 /**
  * A power cut left it above 4.4 °C for less than its limit (O1), or thawed for less (O3): whatever else, it is used by that day.
  *
- * @param limit the last day; `ends`: it was frozen and has to be cooked, so no freezing makes it later
+ * @param limit the last day; `ends`: it was frozen and has to be cooked, so no freezing makes it later; `out`: it is to be thrown out
  */
-export function warmedDates(state: KeepingState, limit: CalendarDate, ends: boolean): void {
+export function warmedDates(
+  state: KeepingState,
+  { limit, ends = false, out = false }: { limit: CalendarDate; ends?: boolean; out?: boolean },
+): void {
+  if (out) state.condemned = true;
   if (state.daysRemembered !== null) state.daysRemembered = ends ? 0 : Math.min(state.daysRemembered, 1);
   capGoverning(state, limit);
   if (ends) state.endsOn = earlier(state.endsOn, limit);
@@ -23,9 +27,11 @@ export function warmedDates(state: KeepingState, limit: CalendarDate, ends: bool
       useBy: ends ? (earlier(state.useBy, limit) ?? limit) : notAfter(state.useBy, limit),
       bestBy: ends || state.useBy === null ? (earlier(state.bestBy, limit) ?? limit) : state.bestBy,
     },
-    ends
-      ? `It thawed in a power cut: cooked by ${sayPlainDate(limit)}, or thrown out.`
-      : `It warmed in a power cut: eaten by ${sayPlainDate(limit)}.`,
+    out
+      ? 'A power cut was too long for it: throw it out.'
+      : ends
+        ? `It thawed in a power cut: cooked by ${sayPlainDate(limit)}, or thrown out.`
+        : `It warmed in a power cut: eaten by ${sayPlainDate(limit)}.`,
     SOURCE,
   );
 }

@@ -158,7 +158,7 @@ function tell(state: KeepingState, kase: KeepingCase, event: HistoryEvent): Keep
       joinedDates(state, kase, event);
       break;
     case 'warmed':
-      warmedDates(state, event.limit, event.ends ?? false);
+      warmedDates(state, event);
       break;
     case 'softened':
       softenedDates(state, kase, event.back, event.days);

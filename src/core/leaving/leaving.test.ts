@@ -6,13 +6,13 @@ import { type GivenPackage, mayGive } from './mayGive';
 
 const TODAY = '2026-11-25';
 const YOGURT: GivenPackage = {
-  ...{ state: 'chilled', openedOn: null, condemned: false, counterMinutes: 0, did: 'bought' },
+  ...{ state: 'chilled', openedOn: null, counterMinutes: 0, did: 'bought' },
   ...{ useBy: '2026-12-01', governingDate: '2026-12-01', governingKind: 'use-by' },
 };
 
 it('a pantry has what was bought, is closed, in date and of its kinds; neighbours what is sound and closed; nobody the rest', () => {
-  const may = (change: Partial<GivenPackage>, group = 'dairy') =>
-    mayGive({ ...YOGURT, ...change }, { group }, TODAY);
+  const may = (change: Partial<GivenPackage>, group = 'dairy', sound = true) =>
+    mayGive({ ...YOGURT, ...change }, { group }, TODAY, sound);
   expect(may({})).toEqual({ pantry: true, neighbours: true, until: '2026-12-01', why: '' });
   expect(may({ did: 'cooked' }, 'leftovers')).toMatchObject({
     pantry: false,
@@ -30,11 +30,11 @@ it('a pantry has what was bought, is closed, in date and of its kinds; neighbour
   expect(may({ counterMinutes: 20 })).toMatchObject({ pantry: false });
   const nobody: Partial<GivenPackage>[] = [
     { openedOn: TODAY },
-    { condemned: true },
     { useBy: TODAY, governingDate: TODAY },
     { state: 'thawing' },
   ];
   for (const change of nobody) expect(may(change)).toBeNull();
+  expect(may({}, 'dairy', false)).toBeNull();
 });
 
 it('compost takes plants, nothing cooked or of animals', () => {

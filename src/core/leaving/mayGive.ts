@@ -7,7 +7,7 @@ import kinds from './pantryKinds.json';
 /** A package as far as giving it away goes. */
 export type GivenPackage = Pick<
   Package,
-  'state' | 'openedOn' | 'condemned' | 'useBy' | 'governingDate' | 'governingKind' | 'counterMinutes'
+  'state' | 'openedOn' | 'useBy' | 'governingDate' | 'governingKind' | 'counterMinutes'
 > & { did: Start };
 
 /** Who may have it. */
@@ -27,14 +27,17 @@ const KINDS: Readonly<Record<'chilled' | 'frozen' | 'dry' | 'never', readonly st
 /**
  * Who may be given a package in time: neighbours what is sound and closed, a food pantry only what was bought, is closed, in date for two
  * days more, and of a kind that pantries take (our own table, on the careful side; the local one says what it takes). `null`: nobody.
+ *
+ * @param sound it may be eaten without a look
  */
 export function mayGive(
   found: GivenPackage,
   { group }: Pick<Food, 'group'>,
   today: CalendarDate,
+  sound: boolean,
 ): MayGive | null {
-  const { state, openedOn, condemned, governingDate, useBy } = found;
-  if (condemned || openedOn !== null || state === 'thawing' || state === 'counter') return null;
+  const { state, openedOn, governingDate, useBy } = found;
+  if (!sound || openedOn !== null || state === 'thawing' || state === 'counter') return null;
   if (governingDate < today || (useBy !== null && useBy <= today)) return null;
   const left = daysBetween(today, governingDate);
   const kept = state === 'frozen' ? 'frozen' : state === 'room' ? 'dry' : 'chilled';

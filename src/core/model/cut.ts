@@ -34,6 +34,12 @@ export interface CutPart {
   fill: number;
   doors: (typeof DOORS)[number];
   telltale: (typeof TELLTALES)[number];
+  /** When it was looked at; left out: nobody knows. */
+  telltaleAt?: string;
+  /** The zones in it when the cut began, whatever is drawn since. */
+  zones?: readonly string[];
+  /** By its log it stayed warm until then, after the power was told to be back (O14). */
+  warmUntil?: string;
   /** How warm it is around it, °C. */
   roomC: number;
   /** Ice packs and water bottles in it, kg. */
@@ -76,8 +82,10 @@ export interface CutSeen {
   cut: string;
   package: string;
   seen: Seen;
-  /** Into a cool box or to a neighbour, and when. */
-  movedTo: { part: string; at: string } | null;
+  /** When that was seen; left out: nobody knows. */
+  at?: string;
+  /** Into a cool box or to a neighbour, and when; `backAt`: when it was back in its place. */
+  movedTo: { part: string; at: string; backAt?: string } | null;
 }
 
 /** What is prepared before a storm. */

@@ -73,8 +73,8 @@ export type HistoryEvent =
       days: number | null;
       anew?: boolean;
     }
-  /** Above 4.4 °C in a power cut, for less than its limit: used by `limit`; `ends`: it thawed, so no freezing makes that later. */
-  | { did: 'warmed'; on: CalendarDate; limit: CalendarDate; ends?: boolean }
+  /** Above 4.4 °C in a power cut, for less than its limit: used by `limit`; `ends`: it thawed, so no freezing makes that later; `out`: it is to be thrown out. */
+  | { did: 'warmed'; on: CalendarDate; limit: CalendarDate; ends?: boolean; out?: boolean }
   /** Softened in a power cut that ended on `back`, and froze again where it lay; soft for so many days. */
   | { did: 'softened'; on: CalendarDate; back: CalendarDate; days: number }
   /** Washed before it was put away; `dried` well or not. */

@@ -5,7 +5,7 @@ import type { Container } from './container';
 import type { Kept, KeptKind } from './kept';
 import type { Caution } from './history';
 import type { Haul, HaulLine, LearnedCode } from './haul';
-import type { OutageClass } from './outageClass';
+import type { OutageClass, OutageVerdict } from './outageClass';
 import type { Wish } from './wish';
 import type { Package, Zone } from './package';
 import type { HouseholdSettings, Job, Measured } from './setting';
@@ -16,6 +16,10 @@ export interface ZoneMove {
   at: string;
   from: { here: boolean; zone: string | null };
   to: { here: boolean; zone: string | null };
+  /** What it was made of then, or what was put to it: each lay in a zone until then. */
+  of?: readonly { id: string; foodId: string; zoneId: string | null }[];
+  /** It was missed: nobody took it. */
+  lost?: boolean;
 }
 
 /** What a decision may look at: loaded and locked by the service, with clock and chance handed in. */
@@ -66,6 +70,8 @@ export interface World {
   fill(compartmentId: string): number;
   /** Where a package came from and went to, in order of time, since the instant that the command's needs name. */
   whereabouts(packageId: string): ZoneMove[];
+  /** What a power cut that is not put away says of a package, where nobody decided it yet; `null`: nothing. */
+  openVerdict(found: Package): { verdict: OutageVerdict; says: string } | null;
   /** The power-cut class of a food. @throws when unknown */
   outageClass(id: string): OutageClass;
   /** Above 32 °C where things stand out of the cold: each minute counts for two (K10). */

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { food, outageClass } from '../../../tests/fixtures/reference';
 import { type Cut, type CutPart, type CutReading, USUAL_ROOM_C } from '../model/cut';
 import { cutFacts } from './cutFacts';
-import { cutThing } from './cutThing';
+import { type CutKitchen, type CutPackage, cutThing } from './cutThing';
 import { type CutThing, type CutVerdict, judgeCut } from './judgeCut';
 import { judgeOutage } from './judgeOutage';
 import { FROM_MILD } from './stricter';
@@ -54,34 +54,40 @@ describe('the ledger’s times count', () => {
     expect(judge(long, [later, before, counter])).toEqual([]);
   });
 
-  it('what came in during the cut is judged by its own hours', () => {
+  it('what came in while it was dead has the hours of the place (O11)', () => {
     const late = thing('trout', { stays: [{ part: 'fridge', from: at(6), until: null }] });
-    expect(only(judge(cut(0, 9), [late])).verdict).toBe('keep');
+    expect(only(judge(cut(0, 9), [late])).verdict).toBe('discard');
+    expect(
+      only(judge(cut(0, 3), [{ ...late, stays: [{ part: 'fridge', from: at(2), until: null }] }])).verdict,
+    ).toBe('keep');
     expect(only(judge(cut(0, 9), [thing('trout')])).verdict).toBe('discard');
   });
+
+  const packed = {
+    ...{ id: 'p', foodId: 'trout', called: 'Trout', zoneId: 'drawer', openedOn: null },
+    ...{ useBy: null, bestBy: '2099-01-01', condemned: false },
+  };
+  const kitchen: CutKitchen = {
+    ...{ movesOf: () => [], dayOf: (instant) => instant.slice(0, 10), toCook: () => false },
+    ...{
+      classOf: (id) => food(id).outageClass,
+      outageClass,
+      partOfZone: () => 'fridge',
+      today: '2026-11-20',
+    },
+  };
+  const known = (of: Partial<CutPackage>, how: Partial<CutKitchen> = {}): CutThing =>
+    cutThing({ ...packed, ...of }, null, { ...kitchen, ...how }) as CutThing;
 
   it('from one shelf to another of the same fridge it went nowhere', () => {
     const place = (zone: string) => ({ here: true, zone });
     const moves = [{ at: at(1), from: place('shelf'), to: place('drawer') }];
-    const packed = {
-      id: 'p',
-      called: 'Trout',
-      zoneId: 'drawer',
-      useBy: null,
-      bestBy: '2099-01-01',
-      condemned: false,
-    };
-    const known = { outageClass: thing('trout').outageClass, seen: null, today: '2026-11-20' };
-    const its = cutThing(packed, { ...known, moves, partOfZone: () => 'fridge' });
     const readings = [reading('fridge', 0.2, 3), reading('fridge', 8.9, 3.5)];
-    expect(only(judge(cut(0, 9), [its], { readings })).verdict).toBe('keep');
+    expect(only(judge(cut(0, 9), [known({}, { movesOf: () => moves })], { readings })).verdict).toBe('keep');
   });
 
   it('what is past its own date is never kept, cut or no cut', () => {
-    const now = { outageClass: outageClass('hard-cheese'), moves: [], seen: null, today: '2026-11-20' };
-    const packed = { id: 'p', called: 'Cheese', zoneId: 'shelf', bestBy: '2026-11-19', condemned: false };
-    const of = (useBy: string | null) =>
-      cutThing({ ...packed, useBy }, { ...now, partOfZone: () => 'fridge' });
+    const of = (useBy: string | null) => known({ foodId: 'hard-cheese', bestBy: '2026-11-19', useBy });
     expect(only(judge(cut(0, 1), [of(null)])).verdict).toBe('check');
     expect(only(judge(cut(0, 1), [of('2026-11-19')])).verdict).toBe('discard');
   });
@@ -136,10 +142,10 @@ describe('stretches add up', () => {
     });
     const air = [reading('fridge', 0, 3), reading('fridge', 1.9, 3.4)];
     const cold = [...air, reading('box', 2.1, 2), reading('box', 9.9, 3)];
-    expect(only(judge(shown, [moved], { readings: cold })).verdict).toBe('keep');
+    expect(only(judge(shown, [moved], { readings: cold, now: 10 })).verdict).toBe('keep');
     expect(only(judge(shown, [moved], { readings: [] })).verdict).toBe('discard');
     const warm = [...air, reading('box', 2.1, 7), reading('box', 9.9, 7)];
-    expect(only(judge(shown, [moved], { readings: warm })).verdict).toBe('discard');
+    expect(only(judge(shown, [moved], { readings: warm, now: 10 })).verdict).toBe('discard');
   });
 
   it('one that lay in a fridge and a freezer takes the stricter of both', () => {

@@ -107,7 +107,8 @@ function judgeClock(
   { hours, limit, doorWords: doors }: CutAir,
 ): ItemVerdict {
   const told = `${sayHours(hours)} without power; the published limit is ${sayHours(limit)} at ${Math.round(appliance.fill * 100)} % full, ${doors}`;
-  if (!reaches(hours, limit / 2)) return verdict(item, 'keep', 'O4b', told, 'published');
+  if (!appliance.carried && !reaches(hours, limit / 2))
+    return verdict(item, 'keep', 'O4b', told, 'published');
   if (!reaches(hours, limit)) return verdict(item, 'check', 'O4b', told, 'published');
   if (item.cannotCheck) return thawed(item, 'O4b', `${told}; it cannot be checked`, 'assumed', null);
   return verdict(item, 'check', 'O4b', told, 'published', ' Without ice it counts as thawed.');

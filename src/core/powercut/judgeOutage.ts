@@ -1,7 +1,6 @@
 import { Refusal } from '../model/refusal';
 import { cutTimes } from './airDuringCut';
-import { judgeFreezerItem } from './judgeFreezerItem';
-import { judgeFridgeItem } from './judgeFridgeItem';
+import { judgeInTime, tellsFrom } from './judgeInTime';
 import { judgeSpoiled } from './judgeSpoiled';
 import type { CutAppliance, CutItem, ItemVerdict } from './powerCut';
 
@@ -11,7 +10,7 @@ const sayLate = (count: number): string =>
 
 /**
  * The verdict for every item after (or during) a power cut, in the order given. An observation of the item beats a
- * reading of the air, a reading beats a telltale, a telltale beats the clock, and doubt means discard (RULES 5).
+ * reading of the air, a reading beats a telltale, a telltale beats the clock, and doubt means discard (RULES 5). What was looked at has its time, where it is told (O10).
  *
  * @param now ISO 8601 UTC; stands for the end of a cut that lasts. A reading after it, or after the power came back, counts for
  *   nothing.
@@ -19,7 +18,7 @@ const sayLate = (count: number): string =>
  */
 export function judgeOutage(
   appliances: readonly CutAppliance[],
-  items: readonly (CutItem & { appliance: string })[],
+  items: readonly (CutItem & { appliance: string; seenAt?: string | null })[],
   now: string,
 ): ItemVerdict[] {
   const byId = new Map(
@@ -32,7 +31,8 @@ export function judgeOutage(
       if (times.endMs > nowMs)
         throw new Refusal('outage', `${appliance.id}: the power comes back after now.`);
       const late = appliance.readings.filter(({ at }) => Date.parse(at) > times.endMs).length;
-      return [appliance.id, { appliance, times, late }] as const;
+      const from = tellsFrom(times.endMs, appliance.until === null);
+      return [appliance.id, { appliance, times, late, from }] as const;
     }),
   );
   return items.map((item) => {
@@ -40,9 +40,10 @@ export function judgeOutage(
     if (!found) throw new Refusal('outage', `Item ${item.id} stands in an appliance that is not listed.`);
     const verdict =
       judgeSpoiled(item) ??
-      (found.appliance.kind === 'freezer'
-        ? judgeFreezerItem(item, found.appliance, found.times)
-        : judgeFridgeItem(item, found.appliance, found.times));
+      judgeInTime(item, found.appliance, found.times, {
+        look: (item.seenAt ?? found.from) < found.from,
+        telltale: (found.appliance.telltaleAt ?? found.from) < found.from,
+      });
     return found.late === 0
       ? verdict
       : { ...verdict, evidence: `${verdict.evidence}; ${sayLate(found.late)}` };

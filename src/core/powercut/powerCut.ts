@@ -13,6 +13,10 @@ export interface CutAppliance {
   doors: (typeof DOORS)[number];
   readings: readonly Reading[];
   telltale: (typeof TELLTALES)[number];
+  /** When it was looked at; left out: at the end. */
+  telltaleAt?: string;
+  /** It was carried into a cool box on the way: frozen food keeps in it to the first look (O12). */
+  carried?: boolean;
   /** The same food without power before, in the order it happened: cuts in a row, or places it was in meanwhile. They add up. */
   earlier?: readonly CutPiece[];
 }

@@ -1,5 +1,6 @@
 import { addDays, type CalendarDate } from '../calendar/calendarDate';
 import type { Looked } from '../model/round';
+import { type Edible, type MayEat, mayOffer } from '../keeping/mayEat';
 import type { StockRow } from '../stock/stockRow';
 
 /** Something to be eaten this week, and why. */
@@ -16,16 +17,15 @@ const WEEK_DAYS = 7;
  *
  * @param rows in first-out order
  */
-export function listToUseUp<
-  Row extends Pick<StockRow, 'id' | 'governingDate' | 'governingKind' | 'condemned' | 'useBy'>,
->(
+export function listToUseUp<Row extends Edible & Pick<StockRow, 'governingDate' | 'governingKind'>>(
   rows: readonly Row[],
   looked: ReadonlyMap<string, Pick<Looked, 'finding'>>,
   today: CalendarDate,
+  mayEat: MayEat,
 ): UseUp<Row>[] {
   const last = addDays(today, WEEK_DAYS - 1);
   return rows.flatMap((row): UseUp<Row>[] => {
-    if (row.condemned || (row.useBy !== null && row.useBy < today)) return [];
+    if (!mayOffer(mayEat(row))) return [];
     if (looked.get(row.id)?.finding === 'turning') return [{ row, why: 'found' }];
     return row.governingDate <= last ? [{ row, why: 'due' }] : [];
   });

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { mayEatOn } from '../../../tests/fixtures/mayEatOn';
 import { foods } from '../../../tests/fixtures/reference';
 import { addDays } from '../calendar/calendarDate';
 import type { Package } from '../model/package';
@@ -83,14 +84,21 @@ it('the use-up list is exactly what was found turning and what is due within the
       const rows = made.map(({ id, days, safety, condemned }) => {
         const governingDate = addDays(TODAY, days);
         return {
-          ...{ id, condemned, governingDate, useBy: safety ? governingDate : null },
+          ...{ id, condemned, governingDate, bestBy: governingDate, useBy: safety ? governingDate : null },
+          ...{
+            foodId: 'apples',
+            state: 'chilled' as const,
+            opened: false,
+            counterMinutes: 0,
+            counterSince: null,
+          },
           governingKind: safety ? ('use-by' as const) : ('best-by' as const),
         };
       });
       const looked = new Map(
         made.flatMap(({ id, turning }) => (turning ? [[id, { finding: 'turning' as const }]] : [])),
       );
-      const listed = listToUseUp(rows, looked, TODAY);
+      const listed = listToUseUp(rows, looked, TODAY, mayEatOn(TODAY));
       const wanted = made.filter(
         ({ days, safety, condemned, turning }) =>
           !condemned && !(safety && days < 0) && (turning || days <= 6),

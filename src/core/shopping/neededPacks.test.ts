@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { mayEatOn } from '../../../tests/fixtures/mayEatOn';
 import { addDays } from '../calendar/calendarDate';
 import type { Level, PackSize } from '../model/kept';
 import type { StockRow } from '../stock/stockRow';
@@ -28,7 +29,7 @@ function pack(change: Partial<StockRow> = {}): StockRow {
     bestBy: date,
     governingDate: date,
     governingKind: 'use-by',
-    condemned: false,
+    ...{ condemned: false, counterMinutes: 0, counterSince: null },
     priceMinor: null,
     note: '',
     whose: '',
@@ -40,7 +41,7 @@ function pack(change: Partial<StockRow> = {}): StockRow {
 }
 const eatenOf = (count: number): Eaten[] => Array.from({ length: count }, () => LITRE);
 const NEVER: Level = { kind: 'never-out', packs: 1, size: LITRE };
-const how = { today: TODAY, days: 56, everyDays: 7, keepsDays: null };
+const how = { today: TODAY, days: 56, everyDays: 7, keepsDays: null, mayEat: mayEatOn(TODAY) };
 
 it('counts out what thaws, what is promised, what is past and what will be past before its turn', () => {
   const rows = [
@@ -114,6 +115,7 @@ function live(level: Level, aWeek: number, keeps: number, pace: readonly number[
       // The house was watched for four weeks before, at its own mean.
       const eaten = [...eatenOf(Math.round(aWeek * 4)), ...eatenOf(log.length)];
       const { need } = neededPacks(stock, level, eaten, {
+        mayEat: mayEatOn(TODAY),
         today,
         days: 28 + day,
         everyDays: 7,

@@ -1,5 +1,6 @@
 import { addDays, type CalendarDate } from '../calendar/calendarDate';
 import type { Level, PackSize } from '../model/kept';
+import { type MayEat, mayOffer } from '../keeping/mayEat';
 import type { StockRow } from '../stock/stockRow';
 
 /** What left by being eaten, from the ledger. */
@@ -65,7 +66,8 @@ export function neededPacks(
     days,
     everyDays,
     keepsDays,
-  }: { today: CalendarDate; days: number; everyDays: number; keepsDays: number | null },
+    mayEat,
+  }: { today: CalendarDate; days: number; everyDays: number; keepsDays: number | null; mayEat: MayEat },
 ): Standing {
   const size = level.size ?? usualSize([...rows, ...eaten]);
   // What is measured otherwise than the pack counts as one pack by its label.
@@ -73,7 +75,7 @@ export function neededPacks(
     size && unit === size.unit ? amount / size.amount : 1;
   const sum = (packs: readonly PackSize[]): number => packs.reduce((all, pack) => all + worth(pack), 0);
   const aDay = sum(eaten) / Math.max(1, days);
-  const sound = rows.filter(({ condemned, useBy }) => !condemned && (useBy === null || useBy >= today));
+  const sound = rows.filter((row) => mayOffer(mayEat(row)));
   const thawing = sound.filter(({ state }) => state === 'thawing');
   const promised = sound.filter(
     ({ state, whose, handsOff }) => state !== 'thawing' && (whose !== '' || handsOff),

@@ -1,6 +1,7 @@
 import type { CalendarDate } from '../calendar/calendarDate';
 import { sayPastDate } from '../calendar/sayDate';
-import { type Band, keepingOn, type Verdict } from '../keeping/judgeKeeping';
+import { type Band, keepingOn } from '../keeping/judgeKeeping';
+import { EATABLE, type Eatable, type MayEat } from '../keeping/mayEat';
 import { type AmountUnit, sayAmount } from '../units/sayAmount';
 import type { StockRow } from './stockRow';
 
@@ -33,7 +34,7 @@ export interface StockGroup {
   /** The one that goes first. */
   first: StockRow;
   band: Band;
-  verdict: Verdict;
+  verdict: Eatable;
   /** Zones it lies in; `null`: out of the cold. */
   zones: (string | null)[];
   totals: StockTotals;
@@ -55,6 +56,10 @@ const BAND_ORDER: readonly Band[] = ['past', 'today', 'soon', 'settled'];
 
 const bandOf = (row: StockRow, today: CalendarDate) =>
   keepingOn({ ...row, governing: { date: row.governingDate, kind: row.governingKind } }, today);
+
+/** The strictest answer of a group. */
+const worstOf = (rows: readonly StockRow[], mayEat: MayEat): Eatable =>
+  EATABLE[Math.max(...rows.map((row) => EATABLE.indexOf(mayEat(row).may)))] ?? 'eat';
 
 /** What packages come to. */
 export function totalsOf(rows: readonly StockRow[]): StockTotals {
@@ -119,6 +124,7 @@ export function groupStock(
   by: Grouping,
   today: CalendarDate,
   placeOf: (zoneId: string | null) => string,
+  mayEat: MayEat,
 ): StockGroup[] {
   const groups = new Map<string, { name: string; rows: StockRow[] }>();
   for (const row of rows) {
@@ -142,7 +148,7 @@ export function groupStock(
       oldest: sayPastDate(oldestOn, today),
       first,
       band: worst.band,
-      verdict: group.rows.some(({ condemned }) => condemned) ? 'discard' : worst.verdict,
+      verdict: worstOf(group.rows, mayEat),
       zones: [...new Set(group.rows.map(({ zoneId }) => zoneId))],
       totals: totalsOf(group.rows),
     };

@@ -1,4 +1,6 @@
 import type { CalendarDate } from '../calendar/calendarDate';
+import { needsCooking } from '../foods/needsCooking';
+import type { MayEat } from '../keeping/mayEat';
 import type { Food } from '../model/food';
 import slots from './lunchSlots.json';
 import type { StockRow } from './stockRow';
@@ -39,14 +41,13 @@ export function lunchOptions(
   slot: LunchSlot,
   foodOf: (id: string) => Pick<Food, 'id' | 'group' | 'readiness' | 'copyOf'> | undefined,
   today: CalendarDate,
+  mayEat: MayEat,
 ): LunchOption[] {
   return rows.flatMap((row) => {
     const food = foodOf(row.foodId);
-    if (!food || row.state === 'frozen' || row.state === 'thawing' || row.condemned || row.handsOff)
-      return [];
-    if (row.governingDate < today) return [];
-    const raw =
-      food.readiness === 'raw-animal' || (food.readiness === 'cook-first' && food.group !== 'leftovers');
+    if (!food || row.state === 'frozen' || row.state === 'thawing' || row.handsOff) return [];
+    if (row.governingDate < today || mayEat(row).may !== 'eat') return [];
+    const raw = needsCooking(food);
     const id = food.copyOf ?? food.id;
     if (raw || slot.not?.includes(id) || !(slot.groups.includes(food.group) || slot.foods.includes(id)))
       return [];

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { mayEatOn } from '../../../tests/fixtures/mayEatOn';
 import { index } from '../../../tests/fixtures/reference';
 import { readAsking } from './readAsking';
 import { groupStock, GROUPINGS, totalsOf } from './groupStock';
@@ -35,7 +36,7 @@ function row(foodId: string, change: Partial<StockRow> = {}): StockRow {
     bestBy: '2027-02-01',
     governingDate: '2027-02-01',
     governingKind: 'best-by',
-    condemned: false,
+    ...{ condemned: false, counterMinutes: 0, counterSince: null },
     priceMinor: 300,
     note: '',
     whose: '',
@@ -141,7 +142,7 @@ it('however it is grouped, every pack, gram and cent is counted once, and the ol
       fc.array(anyRow, { minLength: 1, maxLength: 40 }),
       fc.constantFrom(...GROUPINGS),
       (rows, by) => {
-        const groups = groupStock(rows, by, TODAY, (id) => id ?? 'counter');
+        const groups = groupStock(rows, by, TODAY, (id) => id ?? 'counter', mayEatOn(TODAY));
         const all = totalsOf(rows);
         for (const field of ['packs', 'grams', 'millilitres', 'pieces', 'minor', 'unpriced'] as const)
           expect(groups.reduce((sum, { totals }) => sum + totals[field], 0)).toBe(all[field]);
@@ -161,7 +162,7 @@ it('a cook’s count: the commonest size first, the oldest in words', () => {
     row('stew', { called: 'Chowder', amount: 300, unit: 'ml', startOn: '2026-11-25' }),
     row('stew', { called: 'chowder', amount: 600, unit: 'ml', startOn: '2026-11-25' }),
   ];
-  expect(groupStock(rows, 'food', TODAY, () => '')).toMatchObject([
+  expect(groupStock(rows, 'food', TODAY, () => '', mayEatOn(TODAY))).toMatchObject([
     {
       name: 'Chowder',
       sizes: '2 × 600 ml, 1 × 300 ml',
@@ -193,7 +194,7 @@ describe('lunches', () => {
     row('lasagne'),
   ];
   const offers = new Map(
-    LUNCH_SLOTS.map((slot) => [slot.id, lunchOptions(rows, slot, food, TODAY)] as const),
+    LUNCH_SLOTS.map((slot) => [slot.id, lunchOptions(rows, slot, food, TODAY, mayEatOn(TODAY))] as const),
   );
 
   it('one pick of each slot by person, oldest first, own things first, nothing raw, frozen, past or kept', () => {

@@ -23,6 +23,9 @@ export interface StockRow {
   governingDate: CalendarDate;
   governingKind: 'use-by' | 'best-by';
   condemned: boolean;
+  /** Minutes out of the cold before the present stay, and since when it stands there, ISO 8601 UTC. */
+  counterMinutes: number;
+  counterSince: string | null;
   /** Minor units; `null`: nobody told. */
   priceMinor: number | null;
   note: string;

@@ -46,7 +46,7 @@ export async function readAllocation(body: unknown): Promise<AllocationView> {
     on: string | null;
   }>(allocationSchema, body);
   const context = await viewContext();
-  const { household, reference, today, at } = context;
+  const { household, reference, today, at, openVerdict } = context;
   const foodIds = request.foods.map(
     (name) => reference.byId.get(name)?.id ?? foodNamed(reference.index, name).id,
   );
@@ -58,8 +58,7 @@ export async function readAllocation(body: unknown): Promise<AllocationView> {
     limit: MOST_LOOKED_AT,
   });
   const result = allocateAmount(packages, request, {
-    today,
-    at,
+    ...{ today, at, hot: false, openVerdict },
     now: at,
     nowOn: today,
     caution: household.settings.caution,

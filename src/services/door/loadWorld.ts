@@ -27,6 +27,7 @@ import { FURTHEST_CODE, MOST_MADE } from '@/core/model/limits';
 import { Refusal } from '@/core/model/refusal';
 import { now, todayIn } from './clock';
 import { foodNamed, outageClassOf, type Reference } from '../household/household';
+import { readOpenCuts } from '../outage/openCut';
 import { Problem } from './problem';
 import type { ReadCommand } from './readCommands';
 
@@ -171,6 +172,13 @@ export async function loadWorld(
   const { packages, loaded } = await loadPackages(db, household.id, wanted, reference, kitchen);
   const since = needs.whereaboutsSince?.([...keptThings.cut.values()]) ?? null;
   const moves = since === null ? null : await readWhereabouts(db, household.id, since);
+  const askCuts = await readOpenCuts(
+    db,
+    household,
+    { reference, kitchen },
+    todayIn(household.timeZone),
+    command.at < now() ? command.at : now(),
+  );
   const bench = await loadBench(db, household.id, needs);
   const zoneOf = new Map(kitchen.zones.map((zone) => [zone.id, zone]));
   await keepCodes(db, household.id, needs);
@@ -217,6 +225,7 @@ export async function loadWorld(
     keptAll: (kind) => [...keptThings[kind].values()],
     fill: (id) => fillOf(kitchen, fills, id),
     whereabouts: (id) => moves?.get(id) ?? [],
+    openVerdict: (found) => askCuts?.([found]).get(found.id) ?? null,
     outageClass: (id) => outageClassOf(reference, id),
     hot: false,
     hasZone: (id) => zoneOf.has(id),

@@ -77,7 +77,7 @@ async function labelOf(code: string, tiles: readonly GuestTile[]): Promise<Guest
     due,
     then_do: thenDo,
     left_words: view.left_words,
-    unfit: found.condemned || (found.governingKind === 'use-by' && found.governingDate < context.today),
+    unfit: view.verdict === 'discard' || view.verdict === 'ask',
     gone: found.gone !== null,
     tile: tiles.find((tile) => tile.code === found.code) ?? null,
   };

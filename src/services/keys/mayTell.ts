@@ -3,10 +3,9 @@ import { type Role, ROLE_WORDS } from '@/core/model/role';
 import type { Sql } from '@/store/database';
 import type { Household } from '@/store/households';
 import { readTeller } from '@/store/commands';
-import { todayIn } from '../door/clock';
 import { Problem } from '../door/problem';
 import { DOOR, type ReadCommand } from '../door/readCommands';
-import { referenceOf } from '../household/household';
+import { contextOf } from '../household/context';
 import { readStockRows } from '../stock/stockRows';
 import { helpYourself } from '../take/helpYourself';
 import type { Visitor } from './whoAsks';
@@ -58,9 +57,9 @@ export async function refuseOthers(
   if (role !== 'guest') return;
   const taken = commands.filter(({ kind }) => kind.type === 'package.take').map(takenBy);
   if (taken.length === 0) return;
-  const today = todayIn(household.timeZone);
-  const { byId } = await referenceOf(household);
-  const rows = helpYourself(await readStockRows(household, today), (id) => byId.get(id), today);
+  const { reference, today, mayEat } = await contextOf(household);
+  const stock = await readStockRows(household, today);
+  const rows = helpYourself(stock, (id) => reference.byId.get(id), today, mayEat);
   const may = new Set(rows.filter(({ whose }) => whose === '').map(({ id }) => id));
   if (!taken.every((id) => may.has(id))) throw notYours('it does not stand under “Help yourself”');
 }

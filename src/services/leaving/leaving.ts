@@ -2,6 +2,7 @@ import { addDays, daysBetween } from '@/core/calendar/calendarDate';
 import { sayDueDate } from '@/core/calendar/sayDate';
 import { freezeUntil } from '@/core/firstout/askOn';
 import { promisesOf } from '@/core/firstout/promised';
+import { asEdible, type Eatable, mayOffer } from '@/core/keeping/mayEat';
 import { isStart } from '@/core/keeping/startDates';
 import { isHandsOff } from '@/core/ledger/package/kept';
 import { composts } from '@/core/leaving/composts';
@@ -65,12 +66,12 @@ const stateOf = ({ state }: Pick<Package, 'state'>): keyof typeof SOON_DAYS =>
   state === 'frozen' ? 'frozen' : 'chilled';
 
 /** What could be done to a package for room; a package may stand in several lines. */
-function deedsFor(found: Package, food: Food, today: string): Omit<RoomDeed, 'package'>[] {
+function deedsFor(found: Package, food: Food, today: string, may: Eatable): Omit<RoomDeed, 'package'>[] {
   const litres = packedLitres(found, food.densityKgPerL);
   const daysLeft = Math.max(0, daysBetween(today, found.governingDate));
-  if (found.condemned || (found.useBy !== null && found.useBy < today))
-    return [{ deed: 'bin', litres, daysLeft: 0 }];
+  if (may === 'discard') return [{ deed: 'bin', litres, daysLeft: 0 }];
   const deeds: Omit<RoomDeed, 'package'>[] = [];
+  if (may === 'ask') return deeds;
   if (
     (food.home === 'cupboard' || food.home === 'counter') &&
     found.state === 'chilled' &&
@@ -107,6 +108,7 @@ export async function readLeaving(): Promise<LeavingView> {
   const found = near.flatMap(({ id }) => packages.get(id) ?? []).filter(({ gone }) => gone === null);
   const foodOf = (one: Package): Food | undefined => reference.byId.get(one.foodId);
   const thing = (one: Package): LeavingThing => toLeaving(one, context);
+  const mayOf = (one: Package): Eatable => context.mayEat(asEdible(one)).may;
   const free = found.filter((one) => !isHandsOff(one, today) && promisesOf(one, today).length === 0);
   const turned = (one: Package): boolean => kept.looked.get(one.id)?.finding === 'turning';
   const colds = new Map(kitchen.zones.map((zone) => [zone.id, zone.cold]));
@@ -118,7 +120,7 @@ export async function readLeaving(): Promise<LeavingView> {
         const food = foodOf(one);
         const did = one.history[0]?.did;
         if (!food || !did || !isStart(did) || one.governingDate > ends(stateOf(one))) return [];
-        const may = mayGive({ ...one, did }, food, today);
+        const may = mayGive({ ...one, did }, food, today, mayOf(one) === 'eat');
         return may && one.zoneId !== null ? [{ ...thing(one), ...may }] : [];
       }),
     ).slice(0, MOST),
@@ -126,14 +128,16 @@ export async function readLeaving(): Promise<LeavingView> {
       .filter((one) => {
         const food = foodOf(one);
         return (
-          food !== undefined && composts(food) && (one.governingDate < today || one.condemned || turned(one))
+          food !== undefined &&
+          composts(food) &&
+          (one.governingDate < today || mayOf(one) === 'discard' || turned(one))
         );
       })
       .map(thing)
       .slice(0, MOST),
     turning: free
       .filter((one) => {
-        const sound = !one.condemned && (one.useBy === null || one.useBy >= today);
+        const sound = mayOffer({ may: mayOf(one) });
         const soon = stateOf(one) === 'chilled' && one.governingDate <= addDays(today, TURNING_DAYS);
         return sound && (turned(one) || soon);
       })
@@ -165,7 +169,7 @@ export async function readLeaving(): Promise<LeavingView> {
       const food = foodOf(one);
       const cold = colds.get(one.zoneId ?? '');
       if (!food || !cold) return [];
-      return deedsFor(one, food, today).map((deed) => ({
+      return deedsFor(one, food, today, mayOf(one)).map((deed) => ({
         ...deed,
         package: one.id,
         cold,

@@ -103,7 +103,7 @@ export async function askLump(body: unknown): Promise<LumpAnswer> {
   const told = validate<
     Omit<LumpSeen, 'zoneId' | 'neighbourLots' | 'neighbourDays'> & { zone: string | null; not: string | null }
   >(lumpSchema, body);
-  const { household, kitchen, reference, today } = await viewContext();
+  const { household, kitchen, reference, today, mayEat } = await viewContext();
   const since = instantInZone(addDays(today, -GONE_DAYS), '00:00', household.timeZone);
   const [rows, gone] = await Promise.all([
     readStockRows(household, today),
@@ -168,7 +168,7 @@ export async function askLump(body: unknown): Promise<LumpAnswer> {
       photo: row.photo ?? null,
       date_words: `${row.governingKind === 'use-by' ? 'use by' : 'best by'} ${sayFullDate(row.governingDate)}`,
       date: row.governingDate,
-      not_for_eating: row.condemned || (row.useBy !== null && row.useBy < today),
+      not_for_eating: mayEat(row).may === 'discard',
     })),
     stranger_words: `Something nobody wrote down: ${Math.round(stranger * 100)} of 100.`,
     cautious_words: earliest === undefined ? '' : earliest < today ? 'past already' : sayFullDate(earliest),

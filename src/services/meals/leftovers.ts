@@ -25,13 +25,15 @@ export async function readLeftovers({
   household,
   reference,
   today,
+  mayEat,
 }: HouseholdContext): Promise<LeftoverView[]> {
   const rows = await readStockRows(household, today);
   return rows
     .flatMap((row): LeftoverView[] => {
       const food = reference.byId.get(row.foodId);
-      if (!food || row.state !== 'chilled' || row.zoneId === null || row.condemned || row.handsOff) return [];
-      if (row.governingDate < today || row.unit === 'pc' || row.whose !== '') return [];
+      if (!food || row.state !== 'chilled' || row.zoneId === null || row.handsOff) return [];
+      if (mayEat(row).may !== 'eat' || row.governingDate < today || row.unit === 'pc' || row.whose !== '')
+        return [];
       const cooked = food.readiness === 'ready-to-eat' || food.group === 'leftovers';
       if (!cooked || !(isMain(food) || isSide(food))) return [];
       return [

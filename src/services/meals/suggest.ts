@@ -2,6 +2,7 @@ import Joi from 'joi';
 import { canSplit } from '@/core/firstout/allocate';
 import { firstOutKey } from '@/core/firstout/firstOutKey';
 import { freeAmount } from '@/core/firstout/promised';
+import { asEdible } from '@/core/keeping/mayEat';
 import { isHandsOff } from '@/core/ledger/package/kept';
 import { greedyWeek } from '@/core/meals/greedyWeek';
 import { isMain, isSide } from '@/core/meals/mealKind';
@@ -53,10 +54,10 @@ const PIECE_G = 60;
 const DAYS = 7;
 
 /** A package as a week is made from it; `null`: no meal is. */
-function toPack(found: Package, { reference, today }: HouseholdContext): WeekPack | null {
+function toPack(found: Package, { reference, today, mayEat }: HouseholdContext): WeekPack | null {
   const food = reference.byId.get(found.foodId);
   const free = freeAmount(found, today);
-  if (!food || free <= 0 || found.condemned || isHandsOff(found, today)) return null;
+  if (!food || free <= 0 || mayEat(asEdible(found)).may !== 'eat' || isHandsOff(found, today)) return null;
   if (found.governingDate < today || found.zoneId === null || !(isMain(food) || isSide(food))) return null;
   return {
     ...{ id: found.id, code: found.code, called: found.called, food, amount: free },

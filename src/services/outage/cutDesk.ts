@@ -4,6 +4,8 @@ import type { OutageClass } from '@/core/model/outageClass';
 import type { Package } from '@/core/model/package';
 import type { ZoneMove } from '@/core/model/world';
 import { bandOn, type Band } from '@/core/keeping/judgeKeeping';
+import { needsCooking } from '@/core/foods/needsCooking';
+import { openedClass } from '@/core/powercut/openedClass';
 import { logReadings, logSubjectsOf } from '@/core/powercut/logReadings';
 import { cutsInRow } from '@/core/powercut/cutsInRow';
 import { sayAmount } from '@/core/units/sayAmount';
@@ -14,13 +16,23 @@ import { readWhereabouts } from '@/store/whereabouts';
 import { now } from '../door/clock';
 import { Problem } from '../door/problem';
 import { viewContext } from '../household/context';
-import { outageClassOf } from '../household/household';
+import { outageClassOf, type Reference } from '../household/household';
 import { type DeskPart, readDeskParts } from './deskParts';
 
 /** A package as the desk judges it. */
 export interface DeskThing extends Pick<
   Package,
-  'id' | 'called' | 'code' | 'version' | 'zoneId' | 'useBy' | 'bestBy' | 'condemned' | 'state'
+  | 'id'
+  | 'foodId'
+  | 'called'
+  | 'code'
+  | 'version'
+  | 'zoneId'
+  | 'openedOn'
+  | 'useBy'
+  | 'bestBy'
+  | 'condemned'
+  | 'state'
 > {
   amount: number;
   unit: Package['unit'];
@@ -28,11 +40,11 @@ export interface DeskThing extends Pick<
   price_minor: number | null;
   band: Band;
   class: string;
-  food: string;
   governing: string;
+  /** How it began. */
+  start: { did: string; on: string };
   /** What freezing it would be like; `null`: it lies frozen, or it is not for the freezer. */
   freezes: Exclude<FreezeFit, 'no'> | null;
-  moves: ZoneMove[];
 }
 
 /** All that the desk needs to judge by itself, also where there is no network. */
@@ -55,10 +67,30 @@ export interface DeskView {
   /** What is prepared; `null`: no storm is expected. */
   plan: CutPlan | null;
   things: DeskThing[];
+  /** Where packages went since before the cut, by package: those that are here, and what they were made of. */
+  moves: Record<string, ZoneMove[]>;
+  /** The class of each food of them, and whether it needs cooking. */
+  foods: Record<string, { class: string; to_cook: boolean }>;
   classes: OutageClass[];
 }
 
 const MOST_THINGS = 20_000;
+
+/** What a cut needs to know of every food that lies here, or that something here was made of. */
+function foodsOf(
+  things: readonly DeskThing[],
+  moves: ReadonlyMap<string, ZoneMove[]> | null,
+  { byId }: Reference,
+): DeskView['foods'] {
+  const made = [...(moves?.values() ?? [])].flat().flatMap(({ of = [] }) => of);
+  const ids = new Set([...things, ...made].map(({ foodId }) => foodId));
+  return Object.fromEntries(
+    [...ids].flatMap((id) => {
+      const food = byId.get(id);
+      return food ? [[id, { class: food.outageClass, to_cook: needsCooking(food) }]] : [];
+    }),
+  );
+}
 
 /** The outage desk: the open cut, or one of the history. @throws Problem 404 for one that is not kept */
 export async function readDesk({ cut: asked }: { cut?: string }): Promise<DeskView> {
@@ -90,20 +122,38 @@ export async function readDesk({ cut: asked }: { cut?: string }): Promise<DeskVi
     [...all.values()].filter(({ cut }) => told.has(cut));
   const things = packages.map((found): DeskThing => {
     const food = reference.byId.get(found.foodId);
-    const { id, called, code, version, zoneId, useBy, bestBy, condemned, state, amount, unit } = found;
+    const { id, foodId, called, code, version, zoneId, openedOn, useBy, bestBy, condemned, state } = found;
+    const { amount, unit } = found;
+    const [first] = found.history;
     return {
-      ...{ id, called, code, version, zoneId, useBy, bestBy, condemned, state, amount, unit },
+      ...{
+        id,
+        foodId,
+        called,
+        code,
+        version,
+        zoneId,
+        openedOn,
+        useBy,
+        bestBy,
+        condemned,
+        state,
+        amount,
+        unit,
+      },
+      start: { did: first?.did ?? '', on: first?.on ?? found.startOn },
       amount_words: sayAmount(amount, unit),
       price_minor: found.priceMinor,
       band: bandOn(found.governingDate, state, today),
       class: food?.outageClass ?? '',
-      food: found.foodId,
       governing: found.governingDate,
       freezes: state === 'frozen' || !food || food.freezeFit === 'no' ? null : food.freezeFit,
-      moves: moves?.get(id) ?? [],
     };
   });
-  const classes = [...new Set(things.map((one) => one.class))].filter((id) => id !== '');
+  const foods = foodsOf(things, moves, reference);
+  const classes = [
+    ...new Set(Object.values(foods).flatMap((food) => [food.class, openedClass(food.class, true)])),
+  ];
   return {
     now: instant,
     today,
@@ -119,6 +169,8 @@ export async function readDesk({ cut: asked }: { cut?: string }): Promise<DeskVi
     decided: [...kept['cut-decided'].values()].filter(({ cut }) => cut === shown?.id),
     plan: kept['cut-plan'].get('') ?? null,
     things: things.filter((one) => one.class !== ''),
+    moves: Object.fromEntries(moves ?? []),
+    foods,
     classes: classes.map((id) => outageClassOf(reference, id)),
   };
 }

@@ -1,4 +1,5 @@
 import Joi from 'joi';
+import { openedClass } from '@/core/powercut/openedClass';
 import { judgeOutage } from '@/core/powercut/judgeOutage';
 import { TELLTALES } from '@/core/model/cut';
 import type { CutAppliance, ItemVerdict } from '@/core/powercut/powerCut';
@@ -21,6 +22,7 @@ const applianceSchema = Joi.object({
   telltale: Joi.string()
     .valid(...TELLTALES)
     .default('none'),
+  telltale_at: instantSchema.description('when it was looked at; left out: at the end'),
 });
 
 const MAX_ITEMS = 5000;
@@ -31,6 +33,7 @@ const itemSchema = Joi.object({
   appliance: Joi.string().min(1).max(64).required(),
   opened: Joi.boolean().default(false),
   seen: seenSchema.default({}),
+  seen_at: instantSchema.description('when it was looked at; left out: at the end'),
   cannot_check: Joi.boolean().default(false),
 });
 
@@ -42,8 +45,16 @@ export const outageSchema = Joi.object({
 
 interface OutageRequest {
   now?: string;
-  appliances: CutAppliance[];
-  items: { id: string; food: string; appliance: string; seen: RawSeen; cannot_check: boolean }[];
+  appliances: (CutAppliance & { telltale_at?: string })[];
+  items: {
+    id: string;
+    food: string;
+    appliance: string;
+    opened: boolean;
+    seen: RawSeen;
+    seen_at?: string;
+    cannot_check: boolean;
+  }[];
 }
 
 /** POST /api/v1/judge/outage. @throws Problem or Refusal */
@@ -60,10 +71,14 @@ export async function judgeOutageRequest(body: unknown): Promise<{ verdicts: Ite
       id: item.id,
       appliance: item.appliance,
       food,
-      outageClass: outageClassOf(reference, food.outageClass),
+      outageClass: outageClassOf(reference, openedClass(food.outageClass, item.opened)),
       seen: toSeen(item.seen),
       cannotCheck: item.cannot_check,
+      ...(item.seen_at === undefined ? {} : { seenAt: item.seen_at }),
     };
   });
-  return { verdicts: judgeOutage(request.appliances, items, request.now ?? now()) };
+  const appliances = request.appliances.map(({ telltale_at: at, ...one }) =>
+    at === undefined ? one : { ...one, telltaleAt: at },
+  );
+  return { verdicts: judgeOutage(appliances, items, request.now ?? now()) };
 }

@@ -1,7 +1,8 @@
-import type { ToldPackage } from '@/store/feed';
+import type { ToldNow } from './toldNow';
 import { nextFeedDays, toEntries } from './calendarFeed';
 
-const pack = (more: Partial<ToldPackage>): ToldPackage => ({
+const pack = (more: Partial<ToldNow>): ToldNow => ({
+  id: 'p',
   code: 'AB23',
   called: 'Trout',
   amount: 400,
@@ -11,11 +12,11 @@ const pack = (more: Partial<ToldPackage>): ToldPackage => ({
   askOn: '2026-11-29',
   governingDate: '2026-12-03',
   useBy: '2026-12-03',
-  condemned: false,
+  may: 'eat',
   zoneId: 'z',
   ...more,
 });
-const entries = (packages: ToldPackage[]) =>
+const entries = (packages: ToldNow[]) =>
   toEntries(packages, '2026-11-25', '2026-12-20', (id) => (id === 'z' ? 'Lower shelf' : 'out of the cold'));
 
 it('tells a package when it comes near and on its last day, several of a day in one entry', () => {

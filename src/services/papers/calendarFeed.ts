@@ -7,7 +7,8 @@ import { instantInZone } from '@/core/calendar/instantInZone';
 import { retellAll } from '@/core/units/retell';
 import { sayAmount } from '@/core/units/sayAmount';
 import { sql, transaction } from '@/store/database';
-import { type FeedDay, lockFeedDays, putFeedDay, readTold, type ToldPackage } from '@/store/feed';
+import { type FeedDay, lockFeedDays, putFeedDay, readTold } from '@/store/feed';
+import { type ToldNow, toldNow } from './toldNow';
 import { inHousehold } from '../household/chosen';
 import { keptThawSteps } from '../meals/thawSteps';
 import { viewContext } from '../household/context';
@@ -39,8 +40,9 @@ const TOLD_WORDS: Record<Told, string> = {
 const TOLD_ORDER = Object.keys(TOLD_WORDS) as Told[];
 
 /** The days on which a package raises a heads-up from today on, and which it is. */
-function daysOf(found: ToldPackage, today: string): [string, Told][] {
-  const { nearOn, askOn, governingDate } = found;
+function daysOf(found: ToldNow, today: string): [string, Told][] {
+  const { nearOn, askOn, governingDate, may } = found;
+  if (may === 'discard' || may === 'ask') return [[today, 'out']];
   const days = new Map<string, Told>();
   if (nearOn > today) days.set(nearOn, 'near');
   if (askOn >= today && askOn !== nearOn) days.set(askOn, 'planned');
@@ -51,7 +53,7 @@ function daysOf(found: ToldPackage, today: string): [string, Told][] {
 
 /** One entry a day, from the packages that raise a heads-up on it, and from what must be moved down for a meal. */
 export function toEntries(
-  packages: readonly ToldPackage[],
+  packages: readonly ToldNow[],
   today: string,
   until: string,
   placeOf: (zoneId: string | null) => string,
@@ -127,7 +129,7 @@ async function feedOf(): Promise<string> {
   const { household, kitchen, today, at } = context;
   const { notifyAt } = household.settings;
   const until = addDays(today, AHEAD_DAYS);
-  const packages = await readTold(sql(), household.id, until, MOST_TOLD);
+  const packages = await toldNow(context, await readTold(sql(), household.id, until, MOST_TOLD));
   const places = new Map(kitchen.zones.map((zone) => [zone.id, `${zone.name}, ${zone.applianceName}`]));
   const thaw = (await keptThawSteps(context)).flatMap(
     ({ best, called, amount_words: words, code, meal_name: meal, thawing }) => {

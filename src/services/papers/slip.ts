@@ -3,7 +3,9 @@ import { sayDueDate, sayFullDate } from '@/core/calendar/sayDate';
 import { sayAmount } from '@/core/units/sayAmount';
 import { sql } from '@/store/database';
 import type { Package } from '@/core/model/package';
+import type { Eatable } from '@/core/keeping/mayEat';
 import { readTold, type ToldPackage } from '@/store/feed';
+import { type ToldNow, toldNow } from './toldNow';
 import { readComing, readPlanned } from '@/store/today';
 import { viewContext } from '../household/context';
 import { readJobsOfTheDay } from '../today/jobs';
@@ -62,14 +64,15 @@ function linesOf(
 
 /** The parts of the slip in the order in which a morning goes: what must out, what was decided, tonight, the next days. */
 function partsOf(
-  asking: readonly ToldPackage[],
-  toEat: readonly ToldPackage[],
-  coming: readonly ToldPackage[],
+  asking: readonly ToldNow[],
+  toEat: readonly ToldNow[],
+  coming: readonly ToldNow[],
   today: string,
   placeOf: (id: string | null) => string,
 ): SlipPart[] {
-  const out = asking.filter(({ condemned, useBy }) => condemned || (useBy !== null && useBy < today));
-  const rest = asking.filter((found) => !out.includes(found));
+  const of = (may: Eatable) => asking.filter((found) => found.may === may);
+  const sound = (all: readonly ToldNow[]) => all.filter(({ may }) => may !== 'discard' && may !== 'ask');
+  const rest = sound(asking);
   const until = (from: string, to: string): ToldPackage[] =>
     rest.filter(({ governingDate }) => governingDate >= from && governingDate <= to);
   const part = (title: string, packages: readonly ToldPackage[]): SlipPart => ({
@@ -77,12 +80,13 @@ function partsOf(
     lines: linesOf(packages, today, placeOf),
   });
   return [
-    part('Throw out', out),
-    part('To be eaten, as decided', toEat),
+    part('Throw out', of('discard')),
+    part('Decide at the outage desk', of('ask')),
+    part('To be eaten, as decided', sound(toEat)),
     part('Look at first', until('', addDays(today, -1))),
     part('Eat tonight', until(today, today)),
     part('Tomorrow', until(addDays(today, 1), '9999-12-31')),
-    part('In the next days', coming),
+    part('In the next days', sound(coming)),
   ].filter(({ lines }) => lines.length > 0);
 }
 
@@ -118,9 +122,9 @@ export async function printSlip(): Promise<Buffer> {
   const places = new Map(kitchen.zones.map(({ id, name }) => [id, name]));
   const jobs = await readJobsOfTheDay(context);
   const parts = partsOf(
-    told,
-    toEat.map(toTold),
-    coming.map(toTold),
+    await toldNow(context, told),
+    await toldNow(context, toEat.map(toTold)),
+    await toldNow(context, coming.map(toTold)),
     today,
     (id) => places.get(id ?? '') ?? 'out of the cold',
   );

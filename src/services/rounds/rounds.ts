@@ -202,7 +202,7 @@ export async function readRounds(): Promise<RoundsView> {
           ]
         : [];
     }),
-    use_up: listToUseUp(rows, looked, today)
+    use_up: listToUseUp(rows, looked, today, context.mayEat)
       .slice(0, MOST_USE_UP)
       .map(({ row, why }) => ({
         ...{ code: row.code, words: words(row), place: place(row.zoneId) },

@@ -1,3 +1,4 @@
+import { mayOffer } from '@/core/keeping/mayEat';
 import { dateInZone } from '@/core/calendar/dateInZone';
 import { sayPastDate } from '@/core/calendar/sayDate';
 import { sql } from '@/store/database';
@@ -35,7 +36,7 @@ export interface SheetsView {
 
 /** The sheets on the doors, the newest first, each against what is here now. */
 export async function readSheets(): Promise<SheetsView> {
-  const { household, kitchen, today } = await viewContext();
+  const { household, kitchen, today, mayEat } = await viewContext();
   const [kept, rows] = await Promise.all([
     readKept(sql(), household.id, ['sheet']),
     readStockRows(household, today),
@@ -50,7 +51,7 @@ export async function readSheets(): Promise<SheetsView> {
         here: packages.flatMap((id) => {
           const row = byId.get(id);
           if (!row) return [];
-          const fit = !row.condemned && (row.useBy === null || row.useBy >= today);
+          const fit = mayOffer(mayEat(row));
           return [{ id, code: row.code, version: row.version, fit }];
         }),
       }));

@@ -4,6 +4,7 @@ import { instantInZone } from '@/core/calendar/instantInZone';
 import { sayLevel } from '@/core/ledger/shopping/setLevel';
 import { sayLine } from '@/core/ledger/shopping/writeShopping';
 import type { Kit, Level, PackSize, ShoppingLine } from '@/core/model/kept';
+import { type MayEat, mayOffer } from '@/core/keeping/mayEat';
 import { neededPacks, type Standing } from '@/core/shopping/neededPacks';
 import { sayStanding } from '@/core/shopping/sayStanding';
 import type { StockRow } from '@/core/stock/stockRow';
@@ -105,6 +106,7 @@ function standingOf(food: string, level: Level, known: Known, context: Household
     days: known.days,
     everyDays: SHOPS_EVERY_DAYS,
     keepsDays: keepsDays(food, rows, context),
+    mayEat: context.mayEat,
   });
 }
 
@@ -119,10 +121,10 @@ const byFood = <Row extends { foodId: string }>(rows: readonly Row[]): Map<strin
 };
 
 /** How many sets of a kit can be filled from what is here and nobody's, and what the rest of them lacks. */
-function toKit(kit: Kit, rows: ReadonlyMap<string, StockRow[]>): KitView {
+function toKit(kit: Kit, rows: ReadonlyMap<string, StockRow[]>, mayEat: MayEat): KitView {
   const parts = kit.parts.map((part) => {
     const free = (rows.get(part.food) ?? []).filter(
-      ({ unit, whose, handsOff, condemned }) => unit === part.unit && whose === '' && !handsOff && !condemned,
+      (row) => row.unit === part.unit && row.whose === '' && !row.handsOff && mayOffer(mayEat(row)),
     );
     return { part, there: free.reduce((sum, { amount }) => sum + amount, 0) };
   });
@@ -211,7 +213,7 @@ export async function readShopping(): Promise<ShoppingView> {
       views.some(({ group }) => group === id) ? [{ id, name: NAMES[id] ?? id }] : [],
     ),
     order,
-    kits: [...kept.kit.values()].map((kit) => toKit(kit, known.rows)),
+    kits: [...kept.kit.values()].map((kit) => toKit(kit, known.rows, context.mayEat)),
     total_words:
       wanted.length === 0 || minor === 0
         ? ''

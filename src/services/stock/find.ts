@@ -62,7 +62,7 @@ export async function readFind(query: { q?: string | undefined }): Promise<FindV
   const none = (query.q?.trim() ?? '') === '';
   const mine = none ? [] : rows;
   const placeOf = placeNames(kitchen);
-  const groups = groupStock(mine, 'food', today, placeOf);
+  const groups = groupStock(mine, 'food', today, placeOf, context.mayEat);
   const shown = groups.slice(0, MOST_GROUPS);
   const lit: Record<string, number> = {};
   for (const { zoneId } of mine) if (zoneId !== null) lit[zoneId] = (lit[zoneId] ?? 0) + 1;

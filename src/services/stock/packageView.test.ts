@@ -1,10 +1,19 @@
 import { classes, foods, index } from '../../../tests/fixtures/reference';
 import { NO_RULES } from '@/core/model/drawing';
 import type { Package } from '@/core/model/package';
+import { mayEat, UNKNOWN_FOOD } from '@/core/keeping/mayEat';
 import { toPackageView, type ViewContext } from './packageView';
 import { toCounter } from '../haul/counter';
 
 const CONTEXT: ViewContext = {
+  mayEat: (found) =>
+    mayEat(found, {
+      today: '2026-11-25',
+      at: '2026-11-25T12:00:00.000Z',
+      hot: false,
+      food: index.byId.get(found.foodId) ?? UNKNOWN_FOOD,
+      cut: null,
+    }),
   today: '2026-11-25',
   at: '2026-11-25T12:00:00.000Z',
   reference: {

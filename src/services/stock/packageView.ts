@@ -3,7 +3,8 @@ import { sayDaysLeft, sayDueDate, sayFullDate, sayPastDate } from '@/core/calend
 import type { Food } from '@/core/model/food';
 import { counterMinutesLeft } from '@/core/keeping/counterMinutes';
 import type { HistoryEvent, PackageState, Wrap } from '@/core/model/history';
-import { type Band, keepingOn, type Verdict } from '@/core/keeping/judgeKeeping';
+import { type Band, keepingOn } from '@/core/keeping/judgeKeeping';
+import { asEdible, type Eatable, type EatingAnswer, type Edible } from '@/core/keeping/mayEat';
 import { isStart, START_WORDS } from '@/core/keeping/startDates';
 import { promisesOf } from '@/core/firstout/promised';
 import { isHandsOff, sayKept, sayPromised } from '@/core/ledger/package/kept';
@@ -54,7 +55,9 @@ export interface PackageView {
   governing: { date: string; kind: 'use-by' | 'best-by' };
   days_left: number;
   band: Band;
-  verdict: Verdict;
+  verdict: Eatable;
+  /** Why it is not simply eaten; empty: it is. */
+  why: string;
   /** "tonight", "Thu", "4 Dec". */
   due_words: string;
   due_full: string;
@@ -75,6 +78,8 @@ export interface ViewContext {
   today: string;
   /** Now, ISO 8601 UTC. */
   at: string;
+  /** What may be done with something now: the one answer (L7). */
+  mayEat: (found: Edible) => EatingAnswer;
 }
 
 const STORY_WORDS: Partial<Record<HistoryEvent['did'], string>> = {
@@ -113,16 +118,14 @@ function foodOf(reference: Reference, id: string): Pick<Food, 'id' | 'name' | 'c
   return reference.byId.get(id) ?? { id, name: id, controlled: true };
 }
 
-export function toPackageView(found: Package, { reference, kitchen, today, at }: ViewContext): PackageView {
+export function toPackageView(found: Package, context: ViewContext): PackageView {
+  const { reference, kitchen, today, at } = context;
   const food = foodOf(reference, found.foodId);
   const zone = kitchen.zones.find(({ id }) => id === found.zoneId);
   const governing = { date: found.governingDate, kind: found.governingKind };
   const left = counterMinutesLeft(found.counterMinutes, found.counterSince, at, found.state);
-  const condemned = found.condemned || (food.controlled && left <= 0);
-  const standing = keepingOn(
-    { state: found.state, useBy: found.useBy, bestBy: found.bestBy, governing, condemned },
-    today,
-  );
+  const standing = keepingOn({ ...found, governing }, today);
+  const answer = context.mayEat(asEdible(found));
   const place = zone ? zone.name : found.state === 'room' ? 'Kept out of the cold' : 'On the counter';
   return {
     id: found.id,
@@ -147,7 +150,8 @@ export function toPackageView(found: Package, { reference, kitchen, today, at }:
     governing,
     days_left: standing.daysLeft,
     band: standing.band,
-    verdict: standing.verdict,
+    verdict: answer.may,
+    why: answer.says,
     due_words: standing.band === 'past' ? 'past' : sayDueDate(found.governingDate, today),
     due_full: `${found.governingKind === 'use-by' ? 'use by' : 'best by'} ${sayFullDate(found.governingDate)}`,
     left_words: sayDaysLeft(standing.daysLeft),

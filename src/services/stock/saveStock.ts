@@ -7,7 +7,7 @@ import { placeNames } from './placeNames';
 /** The packages that are asked for as comma separated values: amounts in grams, millilitres or pieces, dates as ISO 8601. */
 export async function saveStock(query: StockAsk): Promise<Buffer> {
   const context = await viewContext();
-  const { household, kitchen, reference, today } = context;
+  const { household, kitchen, reference, mayEat } = context;
   const { rows } = await askStock(context, query);
   const placeOf = placeNames(kitchen);
   const table = rows.map((row) => ({
@@ -22,7 +22,7 @@ export async function saveStock(query: StockAsk): Promise<Buffer> {
     start: row.startOn,
     date: row.governingDate,
     kind: row.governingKind,
-    not_for_eating: row.condemned || (row.useBy !== null && row.useBy < today) ? 'yes' : 'no',
+    not_for_eating: mayEat(row).may === 'discard' ? 'yes' : 'no',
     price: row.priceMinor === null ? '' : (row.priceMinor / 100).toFixed(2),
     currency: household.currency,
     whose: asWords(row.whose),

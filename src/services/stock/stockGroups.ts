@@ -11,7 +11,7 @@ import { sayAmount, sayMoney } from '@/core/units/sayAmount';
 import { sql } from '@/store/database';
 import { readKept } from '@/store/kept';
 import { readPackages } from '@/store/packages';
-import { viewContext } from '../household/context';
+import { minuteOf, viewContext } from '../household/context';
 import { keptSince } from '../household/kept';
 import { askStock, type StockAsk } from './askStock';
 import { type PackageView, toPackageView } from './packageView';
@@ -92,11 +92,11 @@ export async function readStockGroups(query: GroupsQuery): Promise<GroupsView> {
   const { asking, rows, total } = await askStock(context, query);
   const by = GROUPINGS.find((known) => known === query.by) ?? 'food';
   const placeOf = placeNames(kitchen);
-  const name = `groups ${today} ${JSON.stringify([by, query.q ?? '', query.zone ?? '', query.state ?? ''])}`;
+  const name = `groups ${household.openCut ? minuteOf(context.at) : today} ${JSON.stringify([by, query.q ?? '', query.zone ?? '', query.state ?? ''])}`;
   const { groups, totals, lit } = await keptSince(household, name, () => {
     const counted: Record<string, number> = {};
     for (const { zoneId } of rows) if (zoneId !== null) counted[zoneId] = (counted[zoneId] ?? 0) + 1;
-    const told = groupStock(rows, by, today, placeOf);
+    const told = groupStock(rows, by, today, placeOf, context.mayEat);
     return Promise.resolve({
       groups: told,
       totals: allTotals(totalsOf(rows), household.currency),

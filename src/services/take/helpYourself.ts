@@ -1,4 +1,5 @@
 import type { Food } from '@/core/model/food';
+import type { MayEat } from '@/core/keeping/mayEat';
 import type { StockRow } from '@/core/stock/stockRow';
 
 /** What may be taken without asking: ready to eat, cold, safe, and nobody said hands off. */
@@ -6,8 +7,10 @@ export function helpYourself<Row extends StockRow>(
   rows: readonly Row[],
   foodOf: (id: string) => Food | undefined,
   today: string,
+  mayEat: MayEat,
 ): Row[] {
-  return rows.filter(({ foodId, state, condemned, handsOff, governingDate }) => {
+  return rows.filter((row) => {
+    const { foodId, state, handsOff, governingDate } = row;
     const food = foodOf(foodId);
     const eatable =
       food?.readiness === 'ready-to-eat' || food?.readiness === 'needs-wash' || food?.group === 'leftovers';
@@ -15,7 +18,7 @@ export function helpYourself<Row extends StockRow>(
       eatable &&
       state !== 'frozen' &&
       state !== 'thawing' &&
-      !condemned &&
+      mayEat(row).may === 'eat' &&
       !handsOff &&
       governingDate >= today
     );

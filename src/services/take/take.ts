@@ -33,7 +33,7 @@ const MOST_TILES = 48;
 /** What may be taken without asking, and what lunches may be packed from. */
 export async function readTake(): Promise<TakeView> {
   const context = await viewContext();
-  const { household, reference, today } = context;
+  const { household, reference, today, mayEat } = context;
   const [rows, told] = await Promise.all([readStockRows(household, today), chosenPerson()]);
   const { people } = household.settings;
   const person = people.find((name) => name === told) ?? null;
@@ -41,15 +41,16 @@ export async function readTake(): Promise<TakeView> {
   const lunch = LUNCH_SLOTS.map((slot) => ({
     id: slot.id,
     name: slot.name,
-    options: lunchOptions(rows, slot, foodOf, today),
+    options: lunchOptions(rows, slot, foodOf, today, mayEat),
   }));
-  const free = helpYourself(rows, foodOf, today);
+  const free = helpYourself(rows, foodOf, today, mayEat);
   const groupsOf = (whose: string) =>
     groupStock(
       free.filter((row) => row.whose === whose),
       'food',
       today,
       () => '',
+      mayEat,
     ).slice(0, MOST_TILES);
   const [anybodys, own] = [groupsOf(''), person === null ? [] : groupsOf(person)];
   const found = await readPackages(

@@ -7,6 +7,7 @@ import { useDoor } from '../door/useDoor';
 import { Choice } from '../forms/Choice';
 import { degreesOf, readDegrees } from '../units/readDegrees';
 import { useUnits } from '../units/useWording';
+import { toldPart } from './toldPart';
 import { TELLTALE_CHOICES } from './cutWords';
 
 const ROWS = 4;
@@ -46,7 +47,6 @@ export function CatchUpCard({ cut, onDone }: { cut: Cut; onDone: () => void }) {
     : cut.parts.flatMap((part) => {
         const its = told[part.id];
         if (!its) return [];
-        const { called, kind, drawn, ...known } = part;
         const readings = its.rows
           .filter(({ at }) => at !== '')
           .map(({ at, c }) => ({
@@ -59,7 +59,7 @@ export function CatchUpCard({ cut, onDone }: { cut: Cut; onDone: () => void }) {
             : [
                 {
                   ...{ type: 'cut.part', cut: cut.id, off: false },
-                  part: { ...(drawn ? known : { ...known, called, kind }), telltale: its.telltale },
+                  part: toldPart(part, { telltale: its.telltale }, true),
                 },
               ];
         return [...readings, ...telltale];

@@ -10,7 +10,15 @@ import type { Desk } from './deskOf';
 import { IfMay } from '../door/IfMay';
 
 /** Since when, how long, and the way on: power is back, put right, put away. */
-export function CutHead({ view, desk: { cut }, hours }: { view: DeskView; desk: Desk; hours: number }) {
+export function CutHead({
+  view,
+  desk: { cut, judged },
+  hours,
+}: {
+  view: DeskView;
+  desk: Desk;
+  hours: number;
+}) {
   const { act, busy } = useDoor();
   const clock = useClock(view.now);
   const [editing, setEditing] = useState(false);
@@ -20,6 +28,7 @@ export function CutHead({ view, desk: { cut }, hours }: { view: DeskView; desk: 
   const sayTime = (at: string): string =>
     new Date(at).toLocaleString('en-GB', { weekday: 'short', hour: '2-digit', minute: '2-digit' });
   const ended = cut.until !== null;
+  const open = judged.filter(({ verdict }) => verdict.verdict !== 'keep' && verdict.rule !== 'date').length;
   const sound = from !== '' && (until === '' || Date.parse(until) >= Date.parse(from));
   return (
     <section aria-label="The power cut" className="space-y-3">
@@ -65,6 +74,13 @@ export function CutHead({ view, desk: { cut }, hours }: { view: DeskView; desk: 
           </button>
         )}
       </div>
+      {ended && open > 0 && cut.closedAt === null && (
+        <p className="text-slate">
+          {open === 1 ? 'One package is' : `${open} packages are`} not decided. Until then nothing of{' '}
+          {open === 1 ? 'it' : 'them'} is offered anywhere. Put the desk away, and the stricter answer counts:
+          what nobody looked at is thrown out.
+        </p>
+      )}
       {catching && (
         <IfMay type="cut.judge">
           <CatchUpCard cut={cut} onDone={() => setCatching(false)} />

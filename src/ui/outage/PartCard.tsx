@@ -10,6 +10,7 @@ import { degreesOf, readDegrees } from '../units/readDegrees';
 import { useSay } from '../units/useSay';
 import { useUnits } from '../units/useWording';
 import { PartMore } from './PartMore';
+import { toldPart } from './toldPart';
 import { sayLeft, sayTime, TELLTALE_CHOICES } from './cutWords';
 import { sayCelsius } from '@/core/powercut/sayCut';
 import { IfMay } from '../door/IfMay';
@@ -60,10 +61,10 @@ export function PartCard({
   const left = forecast ? forecast.safeUntilH - gone : null;
   const last = [...readings].sort((a, b) => (a.at < b.at ? -1 : 1)).at(-1);
   const pressing = left !== null && left <= SOON_H && part.drawn && !ended;
-  const set = (change: Partial<CutPart>, off = false): void => {
-    const { called, kind, drawn, ...told } = { ...part, ...change };
-    void act({ type: 'cut.part', cut: cut.id, part: drawn ? told : { ...told, called, kind }, off });
-  };
+  const set = (change: Partial<CutPart>, off = false, looked = false): void =>
+    void act({ type: 'cut.part', cut: cut.id, part: toldPart(part, change, looked), off });
+  // What a telltale showed while the power was off says nothing of the whole cut.
+  const early = ended && (part.telltaleAt ?? cut.until ?? '') < (cut.until ?? '');
   return (
     <section
       aria-label={part.called}
@@ -139,9 +140,9 @@ export function PartCard({
       {part.kind === 'freezer' && (
         <Choice
           label="Telltale: bag of ice cubes, or a frozen cup with a coin"
-          value={part.telltale}
+          value={early ? 'none' : part.telltale}
           choices={TELLTALE_CHOICES}
-          onChoose={(telltale) => set({ telltale })}
+          onChoose={(telltale) => set({ telltale }, false, true)}
         />
       )}
       {more && (

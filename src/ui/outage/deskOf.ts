@@ -1,20 +1,16 @@
-import type { Cut, CutDecided, CutSeen } from '@/core/model/cut';
-import { cutFacts } from '@/core/powercut/cutFacts';
-import { cutThing } from '@/core/powercut/cutThing';
-import { type CutFacts, type CutVerdict, judgeCut } from '@/core/powercut/judgeCut';
+import { dateInZone } from '@/core/calendar/dateInZone';
+import type { Cut, CutDecided } from '@/core/model/cut';
+import { assembleCut, type Judged as JudgedPackage } from '@/core/powercut/assembleCut';
+import type { CutFacts } from '@/core/powercut/judgeCut';
 import type { DeskThing, DeskView } from '@/services/outage/cutDesk';
 
-/** A package with its verdict, and what was decided of it already. */
-export interface Judged {
-  thing: DeskThing;
-  verdict: CutVerdict;
-  seen: CutSeen | null;
-}
+export type Judged = JudgedPackage<DeskThing>;
 
 /** A cut as the desk shows it, judged in the page: with or without a network it is the same rule. */
 export interface Desk {
   cut: Cut;
   facts: CutFacts;
+  /** What is still to be decided, or keeps. */
   judged: Judged[];
   /** Decided and done. */
   done: CutDecided[];
@@ -28,34 +24,20 @@ export function deskOf(view: DeskView, now: string): Desk | null {
   if (!cut) return null;
   const classes = new Map(view.classes.map((one) => [one.id, one]));
   const parts = new Map(view.zones.map(({ id, part }) => [id, part]));
-  const seen = new Map(view.seen.filter((one) => one.cut === cut.id).map((one) => [one.package, one]));
-  const facts = cutFacts(cut, view);
-  const settled = new Set(view.decided.flatMap(({ things }) => things.map((one) => one.package)));
-  const things = view.things.flatMap((thing) => {
-    const outageClass = classes.get(thing.class);
-    if (!outageClass || settled.has(thing.id)) return [];
-    const known = {
-      outageClass,
-      moves: thing.moves,
-      seen: seen.get(thing.id) ?? null,
-      partOfZone: (zone: string) => parts.get(zone) ?? null,
-      today: view.today,
-    };
-    return [cutThing(thing, known)];
-  });
-  const byId = new Map(view.things.map((thing) => [thing.id, thing]));
-  const verdicts = judgeCut(facts, things, now);
-  const inCut = new Set(cut.parts.map(({ id }) => id));
-  const lying = things.filter(({ stays }) => inCut.has(stays.at(-1)?.part ?? ''));
-  const judgedIds = new Set(verdicts.map(({ id }) => id));
-  return {
+  const { facts, judged, cameLater } = assembleCut(
     cut,
-    facts,
-    judged: verdicts.flatMap((verdict) => {
-      const thing = byId.get(verdict.id);
-      return thing ? [{ thing, verdict, seen: seen.get(verdict.id) ?? null }] : [];
-    }),
-    done: view.decided,
-    cameLater: lying.filter(({ id }) => !judgedIds.has(id)).length,
-  };
+    view,
+    view.things,
+    {
+      movesOf: (id) => view.moves[id] ?? [],
+      dayOf: (instant) => dateInZone(instant, view.time_zone),
+      toCook: (food) => view.foods[food]?.to_cook ?? false,
+      classOf: (food) => view.foods[food]?.class ?? null,
+      outageClass: (id) => classes.get(id) ?? null,
+      partOfZone: (zone) => parts.get(zone) ?? null,
+      today: view.today,
+    },
+    now,
+  );
+  return { cut, facts, judged: judged.filter(({ settled }) => !settled), done: view.decided, cameLater };
 }

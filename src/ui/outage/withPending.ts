@@ -34,9 +34,10 @@ function begun(view: DeskView, told: Told): DeskView {
   return { ...view, cut: id, cuts: [cut, ...view.cuts] };
 }
 
-function partSet(cut: Cut, told: Told): Cut {
-  const part = told.part as Partial<CutPart> & { id: string };
-  const known = cut.parts.find(({ id }) => id === part.id);
+function partSet(cut: Cut, told: Told, at: string): Cut {
+  const { looked: sawIt = false, ...set } = told.part as Partial<CutPart> & { id: string; looked?: boolean };
+  const known = cut.parts.find(({ id }) => id === set.id);
+  const part = sawIt || set.telltale !== known?.telltale ? { ...set, telltaleAt: at } : set;
   if (told.off === true) return { ...cut, parts: cut.parts.filter(({ id }) => id !== part.id) };
   if (known) return { ...cut, parts: cut.parts.map((one) => (one === known ? { ...known, ...part } : one)) };
   const blank = {
@@ -56,13 +57,21 @@ function looked(view: DeskView, told: Told, at: string): DeskView {
   const fresh = ids.map((id) => {
     const old = before.get(id);
     const seen: Seen = told.seen === undefined ? (old?.seen ?? {}) : toSeen((told.seen ?? {}) as RawSeen);
+    const moved = old?.movedTo ?? null;
     const movedTo =
       told.to === undefined
-        ? (old?.movedTo ?? null)
+        ? moved
         : told.to === null
-          ? null
+          ? moved && { ...moved, backAt: at }
           : { part: String(told.to), at };
-    return { cut: String(told.cut), package: id, seen, movedTo };
+    const seenAt = told.seen === undefined ? old?.at : at;
+    return {
+      cut: String(told.cut),
+      package: id,
+      seen,
+      movedTo,
+      ...(seenAt === undefined ? {} : { at: seenAt }),
+    };
   });
   return { ...view, seen: [...view.seen.filter((one) => !ids.includes(one.package)), ...fresh] };
 }
@@ -84,7 +93,7 @@ function decided(view: DeskView, told: Told, at: string): DeskView {
         unit,
         priceMinor,
         did,
-        verdict: 'check' as const,
+        verdict: did === 'refreeze' ? ('refreeze-quality-loss' as const) : did,
         rule: '',
         evidence: '',
       },
@@ -112,7 +121,7 @@ function apply(view: DeskView, told: Told, at: string): DeskView {
         closedAt: null,
       }));
     case 'cut.part':
-      return withCut(view, told.cut, (cut) => partSet(cut, told));
+      return withCut(view, told.cut, (cut) => partSet(cut, told, at));
     case 'cut.read': {
       const others = view.readings.filter(({ id }) => id !== told.reading);
       if (told.c === null) return { ...view, readings: others };

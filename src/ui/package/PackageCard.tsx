@@ -15,6 +15,7 @@ import { IfMay } from '../door/IfMay';
 const VERDICT_WORDS: Record<PackageDetail['verdict'], string> = {
   eat: 'Good to eat.',
   'look-first': 'Past its best: look and smell first.',
+  ask: 'It went through a power cut: decide it at the outage desk first.',
   discard: 'Not for eating: throw it out.',
 };
 

@@ -7,6 +7,7 @@ import { Refusal } from '../../model/refusal';
 import type { World } from '../../model/world';
 import { amountFault } from '../../units/readAmount';
 import { sayAmount } from '../../units/sayAmount';
+import { needsCooking } from '../../foods/needsCooking';
 import { sharePrice } from '../../portions/sharePrice';
 import { counterOf, joiningOf, withEvents } from '../package/judgePackage';
 import { refusePromised } from '../package/kept';
@@ -34,8 +35,7 @@ function sound(found: Package, world: World, promised: boolean | undefined): Pac
   const unfit = whyUnfit(found, world);
   if (unfit) throw new Refusal(unfit.rule, unfit.says);
   refusePromised(found, promised, world);
-  const { readiness, group } = world.food(found.foodId);
-  if (readiness === 'raw-animal' || (readiness === 'cook-first' && group !== 'leftovers'))
+  if (needsCooking(world.food(found.foodId)))
     throw new Refusal('K11', `${found.called} is raw: cook it first, then it may lie beside other food.`);
   if (found.state !== 'chilled' && found.state !== 'counter')
     throw new Refusal('K11', `${found.called} ${found.code} is ${found.state}: thaw it first.`);

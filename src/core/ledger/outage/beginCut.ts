@@ -18,7 +18,8 @@ export function drawnPart(world: World, { id, fill, doors }: ToldPart): CutPart 
     const several = drawing.compartments.length > 1 && found.name !== '';
     const called = several ? `${drawing.name}, ${found.name.toLowerCase()}` : drawing.name;
     const known = { telltale: 'none' as const, roomC: USUAL_ROOM_C, iceKg: 0, waterKg: 0 };
-    return { id, called, kind: found.cold, drawn: true, fill, doors, ...known };
+    const zones = drawing.zones.filter(({ compartmentId }) => compartmentId === id).map((zone) => zone.id);
+    return { id, called, kind: found.cold, drawn: true, fill, doors, ...known, zones };
   }
   return null;
 }

@@ -1,25 +1,20 @@
 import { HOUSEHOLD_MAY } from '../../model/role';
-import { addDays, type CalendarDate } from '../../calendar/calendarDate';
 import type { CommandKind } from '../../model/command';
-import { type Cut, type CutDecided, type CutDeed, type CutOutcome } from '../../model/cut';
+import type { Cut, CutDecided, CutDeed, CutOutcome } from '../../model/cut';
 import type { Decision } from '../../model/decision';
-import type { HistoryEvent } from '../../model/history';
 import type { OutageVerdict } from '../../model/outageClass';
 import type { LedgerEvent, Package } from '../../model/package';
 import { Refusal } from '../../model/refusal';
 import type { World } from '../../model/world';
-import { cutFacts } from '../../powercut/cutFacts';
-import { cutsInRow } from '../../powercut/cutsInRow';
-import { cutThing } from '../../powercut/cutThing';
-import { logReadings, logSubjectsOf } from '../../powercut/logReadings';
-import { type CutVerdict, judgeCut } from '../../powercut/judgeCut';
+import type { CutVerdict } from '../../powercut/judgeCut';
 import { decided } from '../household/jobDecided';
 import { discardPackage } from '../package/discardPackage';
 import { withEvents } from '../package/judgePackage';
 import { presentPackage } from '../package/presentPackage';
 import { keptDecided } from '../settings/keptDecided';
+import { afterCut } from './afterCut';
+import { cutNeeds, judgedNow, recordOf } from './cutCase';
 import { cutOf } from './cutOf';
-import { seenKey } from './seeInCut';
 
 interface Told {
   cut: string;
@@ -52,58 +47,6 @@ const DID_WORDS: Readonly<Record<CutDeed, string>> = {
   refreeze: 'frozen again',
 };
 
-/** The compartment of each drawn zone. */
-function partsOfZones(world: World): ReadonlyMap<string, string> {
-  const zones = world.order().flatMap((id) => world.appliance(id)?.drawing.zones ?? []);
-  return new Map(zones.map(({ id, compartmentId }) => [id, compartmentId]));
-}
-
-/** A cut after those that add up with it; nothing when it is not kept. */
-function rowOf(id: string, cuts: readonly Cut[]): Cut[] {
-  const cut = cuts.find((one) => one.id === id);
-  return cut ? [...cutsInRow(cut, cuts), cut] : [];
-}
-
-/** The verdicts as they stand now, by package: the deeds are held against them. */
-function verdictsNow(cut: Cut, packages: readonly Package[], world: World): Map<string, CutVerdict> {
-  const cuts = world.keptAll('cut');
-  const facts = cutFacts(cut, {
-    cuts,
-    readings: [
-      ...world.keptAll('cut-reading'),
-      ...logReadings(rowOf(cut.id, cuts), (day) => world.kept('log-day', day), world.now),
-    ],
-    openings: world.keptAll('cut-opening'),
-  });
-  const parts = partsOfZones(world);
-  const things = packages.map((found) =>
-    cutThing(found, {
-      outageClass: world.outageClass(world.food(found.foodId).outageClass),
-      moves: world.whereabouts(found.id),
-      seen: world.kept('cut-seen', seenKey(cut.id, found.id)),
-      partOfZone: (zone) => parts.get(zone) ?? null,
-      today: world.today,
-    }),
-  );
-  return new Map(judgeCut(facts, things, world.now).map((verdict) => [verdict.id, verdict]));
-}
-
-const HOUR_MS = 3_600_000;
-
-/** What a deed writes into the history of a package that stays; its days count from the day the power was back, not from today. */
-function eventOf(did: Exclude<CutDeed, 'discard'>, cut: Cut, world: World): HistoryEvent {
-  const back: CalendarDate = world.dayOf(cut.until ?? world.now);
-  const hours = (Date.parse(cut.until ?? world.now) - Date.parse(cut.from)) / HOUR_MS;
-  switch (did) {
-    case 'eat-soon':
-      return { did: 'warmed', on: world.today, limit: addDays(back, 1) };
-    case 'cook-now':
-      return { did: 'warmed', on: world.today, limit: back, ends: true };
-    case 'refreeze':
-      return { did: 'softened', on: world.today, back, days: Math.max(1, Math.ceil(hours / 24)) };
-  }
-}
-
 function refuse(found: Package, did: CutDeed, verdict: CutVerdict | undefined): void {
   if (!verdict) throw new Refusal('cut', `${found.called} ${found.code} did not go through this power cut.`);
   if (!MAY[verdict.verdict].includes(did))
@@ -123,7 +66,7 @@ function happens(found: Package, { did, rule }: CutOutcome, cut: Cut, world: Wor
     const [event] = discardPackage(told, world);
     return event as LedgerEvent;
   }
-  const after = withEvents(found, [eventOf(did, cut, world)], world);
+  const after = withEvents(found, [afterCut(did, cut, world)], world);
   const says = `${found.called} ${found.code} after the power cut: ${DID_WORDS[did]}.`;
   return { type: 'package.judged', before: found, after, says };
 }
@@ -151,7 +94,9 @@ const says = (things: readonly CutOutcome[]): string => {
 function judgeThings(command: Told & { id: string }, world: World): Decision {
   const cut = cutOf(world, command.cut);
   const found = command.things.map(({ package: id, version }) => presentPackage(world, id, version));
-  const verdicts = verdictsNow(cut, found, world);
+  const verdicts = new Map(
+    judgedNow(cut, recordOf(cut, world), found, world).map(({ verdict }) => [verdict.id, verdict]),
+  );
   const outcomes: CutOutcome[] = [];
   const events = found.map((one, at) => {
     const did = command.things[at]?.did ?? 'discard';
@@ -186,11 +131,9 @@ export const judgeThingsCommand: CommandKind<Told> = {
   type: 'cut.judge',
   may: HOUSEHOLD_MAY,
   needs: ({ cut: id, things }) => ({
-    kept: ['cut', 'cut-reading', 'cut-opening', 'cut-seen', 'cut-decided'],
+    ...cutNeeds(id),
     packages: things.map((one) => one.package),
     jobs: true,
-    whereaboutsSince: (cuts) => rowOf(id, cuts)[0]?.from ?? null,
-    logDays: (cuts, now) => logSubjectsOf(rowOf(id, cuts), now),
   }),
   decide: judgeThings,
 };

@@ -1,5 +1,5 @@
 import { boxDrawing } from '../../../../tests/fixtures/boxDrawing';
-import { Store } from '../../../../tests/fixtures/memoryStore';
+import { LINE, Store } from '../../../../tests/fixtures/memoryStore';
 import type { CutDecided } from '../../model/cut';
 import type { Package } from '../../model/package';
 
@@ -187,4 +187,176 @@ it('every step is undone by itself, also when another was told since', () => {
   run('cut.open', { part: 'chest', opening: 'o', seconds: 20 }, 2);
   run('ledger.undo', { command: first, meanwhile: 'cold' }, 3);
   expect([...store.kept.keys()].sort()).toEqual(['cut cut', 'cut-opening o', 'cut-reading fridge 2']);
+});
+
+describe('evidence has a time, and what is made of others has their hours (O10 to O14)', () => {
+  const TELLTALE = { ...{ fill: 0.5, doors: 'shut', roomC: 22, iceKg: 0, waterKg: 0 }, id: 'chest' };
+  const take = (id: string, version: number) => ({ package: id, version, amount: null });
+
+  /** A cut of the house, told whole at its end, and what the desk says of a package then. */
+  function long(hours: number) {
+    const its = house();
+    const back = (): void => {
+      its.store.now = at(hours + 1);
+      its.store.run({ id: 'back', type: 'cut.time', cut: CUT, from: BEGUN, until: at(hours) }, at(hours + 1));
+    };
+    const deed = (id: string, did: string, hour = hours + 1): string => {
+      const told = `${id} ${did} ${hour}`;
+      its.store.now = at(hour);
+      its.store.run({ id: told, type: 'cut.judge', cut: CUT, things: [its.thing(id, did)] }, at(hour));
+      return told;
+    };
+    const told = (type: string, more: Record<string, unknown>, hour: number): Package[] => {
+      its.store.now = at(hour);
+      return its.store
+        .run({ id: `${type} ${hour}`, type, cut: CUT, ...more }, at(hour))
+        .map(({ after }) => after);
+    };
+    return { ...its, back, deed, told };
+  }
+
+  it('crystals and cubes seen at hour 6 decide nothing of hour 95, and do of a look after it', () => {
+    const { told, back, deed, chest } = long(95);
+    told('cut.see', { packages: [chest], seen: { iceCrystals: true } }, 6);
+    told('cut.part', { part: { ...TELLTALE, telltale: 'loose' }, off: false }, 6);
+    back();
+    expect(() => deed(chest, 'refreeze')).toThrow(/look at it first.*decides nothing of later/);
+    told('cut.see', { packages: [chest], seen: { iceCrystals: true } }, 96);
+    expect(() => deed(chest, 'refreeze')).not.toThrow();
+  });
+
+  it('what was decided while the power was off comes back when it lasts on', () => {
+    const { told, back, deed, chest, fridge, now, store } = long(38);
+    told('cut.read', { part: 'fridge', reading: 'a', c: 3 }, 0.2);
+    told('cut.read', { part: 'fridge', reading: 'b', c: 5 }, 1.9);
+    deed(fridge, 'eat-soon', 2);
+    back();
+    expect(() => told('package.take', take(fridge, now(fridge).version), 39)).toThrow(rule('O13'));
+    expect(() => deed(fridge, 'eat-soon', 39)).toThrow(/throw it out/);
+    expect(store.packages.get(chest)?.condemned).toBe(false);
+  });
+
+  it('half of it split off, put together or made into dinners has the hours of what it came from', () => {
+    const { told, back, deed, fridge, now } = long(9);
+    const [, half] = told(
+      'package.split',
+      { package: fridge, version: now(fridge).version, amounts: [200] },
+      3,
+    );
+    back();
+    const [, late] = told(
+      'package.split',
+      { package: fridge, version: now(fridge).version, amounts: [100] },
+      9.5,
+    );
+    for (const one of [half, late]) {
+      expect(() => deed(one?.id ?? '', 'eat-soon')).toThrow(/throw it out/);
+      expect(() => told('package.take', take(one?.id ?? '', 1), 10)).toThrow(rule('O13'));
+    }
+  });
+
+  it('what was missing, or entered later, lay there all the same; what was carried in came into a dead place', () => {
+    const { told, back, deed, fridge, now, store } = long(9);
+    told('package.lose', { package: fridge, version: now(fridge).version }, 0.05);
+    back();
+    told(
+      'package.put-back',
+      { package: fridge, version: now(fridge).version, zone: 'fridge-zone', minutes: null, hot: false },
+      20,
+    );
+    expect(() => deed(fridge, 'eat-soon', 20)).toThrow(/throw it out/);
+    const line = { ...LINE, food: 'trout', called: 'Trout', amount: 300, packs: 1, zone: 'fridge-zone' };
+    const [typed] = told(
+      'haul.store',
+      { lines: [{ ...line, start: { did: 'bought', on: '2026-11-24' } }] },
+      21,
+    );
+    expect(() => deed(typed?.id ?? '', 'eat-soon', 21)).toThrow(/throw it out/);
+    const [bought] = told(
+      'haul.store',
+      { lines: [{ ...line, start: { did: 'bought', on: '2026-11-26' } }] },
+      22,
+    );
+    expect(() => deed(bought?.id ?? '', 'eat-soon', 22)).toThrow(/did not go through/);
+    expect(store.packages.size).toBe(4);
+  });
+
+  it('a zone that was redrawn since lay where it was drawn then', () => {
+    const { back, deed, fridge, store } = long(9);
+    store.drawings.set('fridge-appliance', {
+      ...boxDrawing('other', 'fridge'),
+      zones: boxDrawing('fridge', 'fridge').zones.map((zone) => ({ ...zone, compartmentId: 'other' })),
+    });
+    back();
+    expect(() => deed(fridge, 'eat-soon')).toThrow(/throw it out/);
+  });
+
+  it('a cool box counts until food is back from it, with the power on or off', () => {
+    const { told, back, deed, fridge } = long(3);
+    const box = {
+      id: 'box',
+      called: 'Cool box',
+      kind: 'fridge',
+      fill: 0.5,
+      doors: 'shut',
+      telltale: 'none',
+      roomC: 22,
+      iceKg: 2,
+      waterKg: 0,
+    };
+    told('cut.part', { part: box, off: false }, 1);
+    told('cut.see', { packages: [fridge], to: 'box' }, 1);
+    back();
+    expect(() => deed(fridge, 'eat-soon', 3.5)).not.toThrow();
+    told('cut.see', { packages: [fridge], to: null }, 18);
+    expect(() => deed(fridge, 'eat-soon', 19)).toThrow(/throw it out/);
+  });
+
+  it('a log that goes on warm after the told end moves it, and no warm hour is lost by its thinning', () => {
+    const { told, back, deed, fridge } = long(3);
+    const log = (from: number, values: number[]) => values.map((c, nth) => ({ at: at(from + nth / 6), c }));
+    back();
+    // Warm by a hair for 29 minutes of each half hour, six times; then cold at once.
+    const readings = [
+      ...log(-0.5, [3, 3, 3]),
+      ...log(
+        0.1,
+        Array.from({ length: 14 }, () => 4.5),
+      ),
+      ...log(2.5, [0, 0]),
+    ];
+    told('log.add', { part: 'fridge', readings, battery: null, itsClock: null, sure: false }, 4);
+    expect(() => deed(fridge, 'eat-soon', 4)).toThrow(/throw it out/);
+    const other = long(3);
+    other.back();
+    const warm = [
+      ...log(-0.5, [3, 3, 3]),
+      ...log(
+        2,
+        Array.from({ length: 15 }, () => 6),
+      ),
+      ...log(4.6, [3]),
+    ];
+    other.told('log.add', { part: 'fridge', readings: warm, battery: null, itsClock: null, sure: false }, 5);
+    expect(() => other.deed(other.fridge, 'eat-soon', 5)).toThrow(/throw it out/);
+  });
+
+  it('until it is decided nothing of it is used; putting the desk away puts the stricter date on it', () => {
+    const { told, back, fridge, chest, now, store } = long(30);
+    back();
+    for (const [type, more] of [
+      ['package.take', { amount: null }],
+      ['package.give', { amount: null, to: 'neighbour' }],
+      ['package.freeze', { zone: 'chest-zone', wrap: 'zip-bag', form: null, blanched: true }],
+      ['package.answer', { what: 'eat-tonight', day: null }],
+    ] as const)
+      expect(() => told(type, { package: fridge, version: now(fridge).version, ...more }, 31)).toThrow(
+        rule('O13'),
+      );
+    expect(() => told('package.take', take(chest, now(chest).version), 31)).toThrow(/outage desk/);
+    told('cut.close', {}, 32);
+    expect([now(fridge).condemned, now(chest).condemned]).toEqual([true, true]);
+    store.run({ id: 'u', type: 'ledger.undo', command: 'cut.close 32', meanwhile: 'cold' }, at(33));
+    expect([now(fridge).condemned, now(chest).condemned]).toEqual([false, false]);
+  });
 });

@@ -21,7 +21,8 @@ export const seenKey = (cut: string, packageId: string): string => `${cut}/${pac
 
 function moved({ to }: Told, before: CutSeen | null, cut: Cut, world: World): CutSeen['movedTo'] {
   if (to === undefined) return before?.movedTo ?? null;
-  if (to === null) return null;
+  // The hours in it go on to count (O12).
+  if (to === null) return before?.movedTo ? { ...before.movedTo, backAt: world.at } : null;
   if (!cut.parts.some(({ id, drawn }) => id === to && !drawn))
     throw new Refusal('cut', 'Say first which cool box, or whose freezer, it goes to.');
   return { part: to, at: world.at };
@@ -45,7 +46,9 @@ export const seeInCutCommand: CommandKind<Told> = {
       const seen = command.seen === undefined ? (before?.seen ?? {}) : (command.seen ?? {});
       const movedTo = moved(command, before, cut, world);
       const none = Object.keys(seen).length === 0 && movedTo === null;
-      const value = none ? null : { cut: cut.id, package: id, seen, movedTo };
+      const seenAt = command.seen === undefined ? before?.at : world.at;
+      const at = seenAt === undefined ? {} : { at: seenAt };
+      const value = none ? null : { cut: cut.id, package: id, seen, movedTo, ...at };
       const to = cut.parts.find((part) => part.id === movedTo?.part)?.called;
       const says =
         command.to === undefined

@@ -9,18 +9,24 @@ import { cutOf } from './cutOf';
 
 interface Told {
   cut: string;
-  part: Omit<CutPart, 'called' | 'kind' | 'drawn'> & { called?: string; kind?: CutPart['kind'] };
+  part: Omit<CutPart, 'called' | 'kind' | 'drawn' | 'zones' | 'telltaleAt'> & {
+    called?: string;
+    kind?: CutPart['kind'];
+    /** Its telltale was looked at just now; else only another one than before was. */
+    looked?: boolean;
+  };
   /** It had power after all. */
   off: boolean;
 }
 
 /** A part as it is now told: one that is in the cut, one that is drawn, else a cool box or a neighbour's. @throws Refusal */
 function partOf({ part }: Told, known: CutPart | undefined, world: World): CutPart {
-  const { called = 'Cool box', kind = 'fridge', ...told } = part;
+  const { called = 'Cool box', kind = 'fridge', looked = false, ...told } = part;
   const before = known ?? drawnPart(world, told) ?? { called, kind, drawn: false };
   if (told.telltale !== 'none' && before.kind === 'fridge')
     throw new Refusal('cut', `${before.called} has no freezer, so no telltale tells of it.`);
-  return { ...before, ...told };
+  const fresh = told.telltale !== 'none' && (looked || told.telltale !== known?.telltale);
+  return { ...before, ...told, ...(fresh ? { telltaleAt: world.at } : {}) };
 }
 
 /**

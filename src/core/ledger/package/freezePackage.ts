@@ -2,7 +2,7 @@ import { HOUSEHOLD_MAY } from '../../model/role';
 import { Refusal } from '../../model/refusal';
 import { coldOf, counterOf, withEvents } from './judgePackage';
 import type { LedgerEvent } from '../../model/package';
-import { refuseLate } from './whyUnfit';
+import { refuseLate, refuseOpenCut } from './whyUnfit';
 import { presentPackage } from './presentPackage';
 import type { World } from '../../model/world';
 import { admitTo, warnedNote } from './zoneFault';
@@ -15,6 +15,7 @@ export function freezePackage(command: OnPackage & Placing & { zone: string }, w
   const zone = world.zone(command.zone);
   if (zone.cold !== 'freezer') throw new Refusal('place', `${zone.name} is not in a freezer.`);
   refuseLate(before, world);
+  refuseOpenCut(before, world);
   const warning = admitTo(zone, world.food(before.foodId), command.anyway ?? false);
   const again = before.history.some(({ did }) => did === 'thawing' || did === 'thawed');
   const after = withEvents(

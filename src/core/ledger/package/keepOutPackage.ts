@@ -2,7 +2,7 @@ import { HOUSEHOLD_MAY } from '../../model/role';
 import type { HistoryEvent } from '../../model/history';
 import { counterOf, withEvents } from './judgePackage';
 import type { LedgerEvent } from '../../model/package';
-import { refuseLate } from './whyUnfit';
+import { refuseLate, refuseOpenCut } from './whyUnfit';
 import { presentPackage } from './presentPackage';
 import type { World } from '../../model/world';
 import type { OnPackage } from '../../model/command';
@@ -12,6 +12,7 @@ import { packageCommand } from './packageCommand';
 export function keepOutPackage(command: OnPackage, world: World): LedgerEvent[] {
   const before = presentPackage(world, command.package, command.version);
   refuseLate(before, world);
+  refuseOpenCut(before, world);
   const events: HistoryEvent[] = [...counterOf(before, world), { did: 'kept-out', on: world.today }];
   const after = withEvents(before, events, world, { zoneId: null, counterSince: null });
   return [

@@ -8,7 +8,7 @@ import type { World } from '../../model/world';
 import type { OnPackage } from '../../model/command';
 import { packageCommand } from './packageCommand';
 import { presentPackage } from './presentPackage';
-import { refuseLate } from './whyUnfit';
+import { refuseLate, refuseOpenCut } from './whyUnfit';
 
 /** How it is said of each wrap. */
 const INTO: Record<Wrap, string> = {
@@ -33,6 +33,7 @@ const INTO: Record<Wrap, string> = {
 function pourPackage(command: OnPackage & { wrap: Wrap; form: Form | null }, world: World): LedgerEvent[] {
   const before = presentPackage(world, command.package, command.version);
   refuseLate(before, world);
+  refuseOpenCut(before, world);
   const { wrap, form } = command;
   if (wrap === before.wrap && form === before.form)
     throw new Refusal('place', 'It is packed like that already.');

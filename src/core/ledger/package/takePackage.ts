@@ -17,9 +17,9 @@ function sayOpened(before: Package, after: Package): string {
 }
 
 const LEAVING = {
-  taken: { type: 'package.taken', word: 'Took' },
-  given: { type: 'package.given', word: 'Gave away' },
-  cooked: { type: 'package.cooked', word: 'Cooked' },
+  taken: { type: 'package.taken', word: 'Took', deed: 'eat' },
+  given: { type: 'package.given', word: 'Gave away', deed: 'other' },
+  cooked: { type: 'package.cooked', word: 'Cooked', deed: 'cook' },
 } as const;
 
 /**
@@ -34,7 +34,7 @@ export function takePackage(
   how: keyof typeof LEAVING = 'taken',
 ): LedgerEvent[] {
   const before = presentPackage(world, command.package, command.version);
-  const unfit = whyUnfit(before, world);
+  const unfit = whyUnfit(before, world, LEAVING[how].deed);
   if (unfit) throw new Refusal(unfit.rule, unfit.says);
   refusePromised(before, command.promised, world, command.amount);
   const after = reduced(before, command, how, null, world);

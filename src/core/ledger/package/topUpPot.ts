@@ -5,7 +5,7 @@ import { amountFault } from '../../units/readAmount';
 import { sayAmount } from '../../units/sayAmount';
 import { counterOf, withEvents } from './judgePackage';
 import type { LedgerEvent } from '../../model/package';
-import { refuseLate } from './whyUnfit';
+import { refuseLate, refuseOpenCut } from './whyUnfit';
 import { presentPackage } from './presentPackage';
 import { type World } from '../../model/world';
 import { packageCommand } from './packageCommand';
@@ -34,6 +34,7 @@ function topUpPot(
     throw new Refusal('K11', `${before.code} is not a pot. Store it as a pot to top it up.`);
   }
   refuseLate(before, world);
+  refuseOpenCut(before, world);
   const amount = before.amount + command.amount;
   const fault = amountFault(amount, before.unit);
   if (fault) throw new Refusal('amount', fault);

@@ -6,13 +6,12 @@ import { sayPlainDate } from '../../calendar/sayDate';
 import { Refusal } from '../../model/refusal';
 import { planningThawHours } from '../../thermal/packageThawHours';
 import { type AmountUnit, sayAmount } from '../../units/sayAmount';
-import type { JudgingWorld } from '../package/judgePackage';
 import type { LedgerEvent, Package } from '../../model/package';
 import type { Pieces } from '../package/partOpens';
 import { takePackage } from '../package/takePackage';
 import { freeAmount, promisesOf } from '../../firstout/promised';
 import { isHandsOff, sayKept, sayPromised } from '../package/kept';
-import { whyUnfit } from '../package/whyUnfit';
+import { type EatingWorld, whyUnfit } from '../package/whyUnfit';
 import type { World } from '../../model/world';
 import type { CommandKind } from '../../model/command';
 import { happened } from '../../model/decision';
@@ -33,11 +32,11 @@ const CUT = [
 /** Why it is not taken now: not for eating, or kept for somebody. */
 function whyNot(
   found: Package,
-  world: JudgingWorld,
+  world: EatingWorld,
   promised: boolean,
   on: CalendarDate | null,
 ): string | null {
-  const unfit = whyUnfit(found, world)?.says;
+  const unfit = whyUnfit(found, world, 'eat')?.says;
   if (unfit !== undefined) return unfit;
   if (on !== null && found.useBy !== null && found.useBy < on)
     return `by then it is past its use by, ${sayPlainDate(found.useBy)}`;
@@ -50,7 +49,7 @@ function whyNot(
 
 function toAllocated(
   found: Package,
-  world: JudgingWorld,
+  world: EatingWorld,
   hours: number | null,
   promised: boolean,
   on: CalendarDate | null,
@@ -88,7 +87,7 @@ export interface AmountWanted {
 export function allocateAmount(
   packages: readonly Package[],
   wanted: AmountWanted,
-  world: JudgingWorld,
+  world: EatingWorld,
 ): Allocation {
   const hours = wanted.by === null ? null : (Date.parse(wanted.by) - Date.parse(world.at)) / 3_600_000;
   const allocated = packages.map((found) =>

@@ -16,6 +16,7 @@ export const setPartDoor = atDoor(setPartCommand, {
     telltale: Joi.string()
       .valid(...TELLTALES)
       .default('none'),
+    looked: Joi.boolean().description('its telltale was looked at just now, and shows the same as before'),
     roomC: Joi.number().min(-20).max(50).default(USUAL_ROOM_C).description('°C around it'),
     iceKg: Joi.number().min(0).max(200).default(0),
     waterKg: Joi.number().min(0).max(200).default(0).description('bottles of water'),
