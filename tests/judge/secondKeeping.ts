@@ -15,6 +15,7 @@ export interface Told {
   content?: string;
   dried?: boolean;
   frozen?: boolean;
+  loose?: boolean;
 }
 
 export interface Around {
@@ -99,8 +100,14 @@ function readAll(foodId: string, history: readonly Told[], around: Around): Seco
   const row = foodRows.get(foodId);
   if (!row) throw new Error(foodId);
   const power = outageRows.get(row.outage_class as string) as Record<string, string>;
-  const safe = power.fridge_verdict === 'discard' && Number(power.fridge_threshold_c) === 4.4;
-  const warmHours = power.fridge_verdict === 'discard' && !safe ? figure(power.fridge_limit_hours) : null;
+  const classSafe = power.fridge_verdict === 'discard' && Number(power.fridge_threshold_c) === 4.4;
+  const warmHours =
+    power.fridge_verdict === 'discard' && !classSafe ? figure(power.fridge_limit_hours) : null;
+  const wholeProduce =
+    row.readiness === 'needs-wash' &&
+    row.opened_days_max !== '' &&
+    (row.outage_class === 'whole-fruit' ||
+      (row.outage_class === 'raw-vegetables' && Number(row.opened_days_max) <= 4));
   const careful = around.caution === 'careful';
   const raw = row.readiness === 'raw-animal';
   const { wish = {} } = around;
@@ -111,7 +118,8 @@ function readAll(foodId: string, history: readonly Told[], around: Around): Seco
   let open = [figure(row.opened_days_min), figure(row.opened_days_max)];
   if (wish.opened !== undefined) open = [Math.min(open[0] ?? wish.opened, wish.opened), wish.opened];
   const thawedDays = figure(row.thawed_days);
-  const counterDays = figure(row.counter_days_max);
+  const homeDays = figure(row.home_days_max);
+  const ownCounterDays = figure(row.counter_days_max);
   const frost = [
     figure(row.freezer_months_min) ?? 0,
     figure(row.freezer_months_max) ?? figure(row.freezer_months_min) ?? 0,
@@ -123,7 +131,9 @@ function readAll(foodId: string, history: readonly Told[], around: Around): Seco
   let best = 0;
   let opened: number | null = null;
   let left: number | null = null;
-  let thawed: { on: number; how: string } | null = null;
+  let thawed: { on: number; how: string; from: number } | null = null;
+  let warmFreezer = false;
+  let spoils = false;
   let c = around.fridgeC;
   let minutes = 0;
   let clock = 0;
@@ -133,6 +143,8 @@ function readAll(foodId: string, history: readonly Told[], around: Around): Seco
   let capUse: number | null = null;
   let capBest: number | null = null;
 
+  const safe = (): boolean => classSafe || spoils;
+  const counterDays = (): number | null => (spoils ? null : ownCounterDays);
   const set = (nextUse: number | null, nextBest: number): void => {
     use = nextUse === null ? null : least(nextUse, capUse);
     best = least(nextBest, capBest) as number;
@@ -164,18 +176,24 @@ function readAll(foodId: string, history: readonly Told[], around: Around): Seco
     return months;
   };
   const toSleep = (on: number, until: number, at: number): void => {
+    const before = left;
+    const from = thawed?.from ?? null;
     left = use === null ? null : Math.max(0, use - on);
+    // K6: days on the way down and up are spent.
+    if (left !== null && from !== null && before !== null)
+      left = Math.min(left, Math.max(0, before - (on - from)));
     state = 'frozen';
+    warmFreezer = false;
     thawed = null;
     fresh();
     set(null, until);
     c = at;
   };
-  const toWake = (on: number, how: string, at: number): void => {
-    thawed = { on, how };
+  const toWake = (on: number, how: string, at: number, from = on): void => {
+    thawed = { on, how, from };
     c = at;
     fresh();
-    if (!safe) {
+    if (!safe()) {
       set(null, on + down((thawedDays ?? fewGiven ?? 1) / spoilRate(c)));
     } else if (how !== 'fridge') {
       capUse = least(on, end);
@@ -187,8 +205,10 @@ function readAll(foodId: string, history: readonly Told[], around: Around): Seco
       set(on + days, on + days);
     }
   };
-  const begin = (event: Told, on: number): void => {
+  const begin = (event: Told, on: number, own: boolean): void => {
     state = 'chilled';
+    spoils = false;
+    warmFreezer = false;
     start = on;
     opened = null;
     left = null;
@@ -206,7 +226,7 @@ function readAll(foodId: string, history: readonly Told[], around: Around): Seco
       if (row.freeze_fit === 'no' && around.printed === null && !around.accepted) throw new No('K5');
       state = 'frozen';
       c = at;
-      left = safe ? (thawedDays ?? 1) : null;
+      left = classSafe ? (thawedDays ?? 1) : null;
       const months = monthsOn(on, monthsIn() / lossRate(at));
       set(null, months);
       const { printed } = around;
@@ -221,49 +241,64 @@ function readAll(foodId: string, history: readonly Told[], around: Around): Seco
       capBest = day;
       return;
     }
-    const most = down((fridge[1] ?? 0) / spoilRate(c));
-    const few = down((fridge[0] ?? 0) / spoilRate(c));
-    if (safe) set(on + (careful ? few : most), on + few);
+    const atHome = own && homeDays !== null;
+    spoils = atHome;
+    const days = atHome
+      ? [figure(row.home_days_min) ?? 0, homeDays].map((one) => Math.min(one ?? 0, fridge[1] ?? Infinity))
+      : fridge;
+    const most = down((days[1] ?? 0) / spoilRate(c));
+    const few = down((days[0] ?? 0) / spoilRate(c));
+    if (safe()) set(on + (careful ? few : most), on + few);
     else set(null, on + most);
   };
 
   history.forEach((event, nth) => {
     const on = dayOf(event.on);
     if (nth === 0) {
-      begin(event, on);
+      // K3, K3b: no maker packed what was made or picked, sold loose or given open.
+      const own =
+        ['cooked', 'harvested'].includes(event.did) ||
+        event.loose === true ||
+        (event.did === 'given' &&
+          history.some((one, at) => at > 0 && one.did === 'opened' && one.on <= event.on));
+      begin(event, on, own);
+      const binds = raw || own;
       const { printed } = around;
       if (printed === null || event.frozen) return;
       const day = dayOf(printed.date);
       if (Number(printed.date.slice(0, 4)) > Number(event.on.slice(0, 4)) + 20) throw new No('K3');
       if (printed.kind === 'use-by' || printed.kind === 'freeze-by') {
         capUse = day;
-        set(raw && use !== null ? Math.min(use, day) : day, best);
+        set(binds && use !== null ? Math.min(use, day) : day, best);
       } else if (printed.kind === 'best-before') {
-        const carried = !raw && use !== null && use < day ? day : use;
+        const carried = !binds && use !== null && use < day ? day : use;
         if (carried === day) capUse = day;
         capBest = day;
-        set(carried, day);
+        set(carried, own ? Math.min(best, day) : day);
       }
       return;
     }
     switch (event.did) {
       case 'cooked':
         if (!around.accepted && (dead || (use !== null && on > use))) throw new No('K2');
-        begin(event, on);
+        begin(event, on, true);
         return;
       case 'opened': {
         if (opened !== null) throw new No('K4');
         opened = on;
         const [few, most] = open;
         if (few === null || few === undefined || most === null || most === undefined) return;
+        if (wholeProduce) spoils = true;
         const slow = (days: number): number => down(days / spoilRate(c));
         if (state === 'frozen') {
           if (left !== null) left = Math.min(left, slow(most));
           return;
         }
+        const stood = wholeProduce ? least(use, best) : use;
+        const spoiling = safe();
         set(
-          use === null ? null : Math.min(use, on + slow((safe && careful ? few : most) as number)),
-          Math.min(best, on + slow((safe ? few : most) as number)),
+          stood === null ? null : Math.min(stood, on + slow((spoiling && careful ? few : most) as number)),
+          Math.min(best, on + slow((spoiling ? few : most) as number)),
         );
         return;
       }
@@ -282,30 +317,31 @@ function readAll(foodId: string, history: readonly Told[], around: Around): Seco
           if (row.freeze_fit === 'no' && !around.accepted) throw new No(rule);
         }
         if (use !== null && on > use && !around.accepted) throw new No(rule);
+        if (at > -2 && !around.accepted) throw new No('K9');
         const months = again ? (frost[0] ?? 0) / 2 : monthsIn();
         toSleep(on, monthsOn(on, months / lossRate(at)), at);
         return;
       }
       case 'thawing':
         if (state !== 'frozen') throw new No('K7');
-        toWake(on + Math.floor((around.thawHours ?? 0) / 24), 'fridge', event.c ?? around.fridgeC);
+        toWake(on + Math.floor((around.thawHours ?? 0) / 24), 'fridge', event.c ?? around.fridgeC, on);
         state = 'thawing';
         return;
       case 'thawed': {
         const how = event.method as string;
         if (state === 'chilled' || state === 'room') throw new No('K6');
-        if (how === 'metal' && safe) throw new No('K6');
+        if (how === 'metal' && safe()) throw new No('K6');
         if (state === 'thawing') {
           state = 'chilled';
-          if (how !== 'fridge' && safe) {
-            thawed = { on, how };
+          if (how !== 'fridge' && safe()) {
+            thawed = { on, how, from: thawed?.from ?? on };
             const day = Math.min(use ?? on, on);
             fresh();
             capUse = least(day, end);
             set(day, day);
           } else if (thawed !== null && on < thawed.on) {
             const was = { use, best, capUse, capBest };
-            toWake(on, 'fridge', c);
+            toWake(on, 'fridge', c, thawed.from);
             capUse = least(capUse, was.capUse, was.use);
             capBest = least(end, was.capBest, was.best);
             set(use, best);
@@ -318,17 +354,27 @@ function readAll(foodId: string, history: readonly Told[], around: Around): Seco
       }
       case 'moved': {
         const to = event.c as number;
+        if (state === 'frozen' && to > -2) {
+          // K9: thawed in a freezer that does not freeze; warmth lengthens nothing.
+          const stood = use ?? best;
+          toWake(on, 'fridge', to);
+          state = 'chilled';
+          warmFreezer = true;
+          const limit = to > 4.4 && safe() ? Math.min(stood, on) : stood;
+          if (to > 4.4 && safe()) end = least(end, limit);
+          cap(limit);
+          set(use === null ? null : Math.min(use, limit), Math.min(best, limit));
+          return;
+        }
+        if (warmFreezer && to <= -2) {
+          if (dead || end !== null || (use !== null && on > use)) c = to;
+          else toSleep(on, monthsOn(on, (frost[0] ?? 0) / 2 / lossRate(to)), to);
+          return;
+        }
         const rate = state === 'frozen' ? lossRate : spoilRate;
         const ratio = rate(to) / rate(c);
         c = to;
         if (state === 'room') state = 'chilled';
-        if (state === 'frozen' && to > 4.4 && safe) {
-          const day = Math.min(on, best);
-          end ??= day;
-          capUse = least(capUse, day);
-          set(day, best);
-          return;
-        }
         if (ratio === 1) return;
         const scaled = (day: number): number => (day <= on ? day : on + down((day - on) / ratio));
         set(use === null ? null : scaled(use), scaled(best));
@@ -342,15 +388,15 @@ function readAll(foodId: string, history: readonly Told[], around: Around): Seco
           (state === 'frozen' && !event.soft ? Math.max(0, told - 15) : told) * (event.hot ? 2 : 1);
         minutes += counted;
         if (opened !== null) openMinutes += counted;
-        if (safe) {
+        if (safe()) {
           if (minutes >= 120 && !dead) {
             dead = true;
             end ??= on;
             governingAtMost(on);
           }
         } else if (state !== 'frozen') {
-          if (counterDays !== null) {
-            if (minutes >= counterDays * 1440) governingAtMost(on);
+          if (counterDays() !== null) {
+            if (minutes >= (counterDays() as number) * 1440) governingAtMost(on);
           } else if (warmHours !== null && opened !== null && openMinutes >= warmHours * 60) {
             dead = true;
             end ??= on;
@@ -360,10 +406,11 @@ function readAll(foodId: string, history: readonly Told[], around: Around): Seco
         return;
       }
       case 'kept-out': {
-        if (safe || counterDays === null) throw new No('K10');
+        const days = counterDays();
+        if (safe() || days === null) throw new No('K10');
         if (state === 'frozen' || state === 'thawing' || state === 'room') throw new No('K10');
         state = 'room';
-        const until = on + counterDays;
+        const until = on + days;
         set(use, on === start && opened === null ? until : Math.min(best, until));
         return;
       }
@@ -379,7 +426,7 @@ function readAll(foodId: string, history: readonly Told[], around: Around): Seco
         else {
           const most = content + down((fridge[1] ?? 0) / spoilRate(c));
           const few = content + down((fridge[0] ?? 0) / spoilRate(c));
-          if (safe) [ownUse, ownBest] = [careful ? few : most, few];
+          if (safe()) [ownUse, ownBest] = [careful ? few : most, few];
           else ownBest = most;
         }
         if (ownUse !== null && ownUse < on && !around.accepted) throw new No('K11');

@@ -1,6 +1,14 @@
 import type { Food } from '../model/food';
 
-const SAFETY = ['fridgeDaysMin', 'fridgeDaysMax', 'openedDaysMin', 'openedDaysMax', 'thawedDays'] as const;
+const SAFETY = [
+  'fridgeDaysMin',
+  'fridgeDaysMax',
+  'homeDaysMin',
+  'homeDaysMax',
+  'openedDaysMin',
+  'openedDaysMax',
+  'thawedDays',
+] as const;
 
 /**
  * An own food beside the reference food it was copied from, as that stands now: never looser for safety. A figure that grew

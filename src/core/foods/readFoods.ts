@@ -35,6 +35,7 @@ function readFood(row: RowReader, classes: ReadonlyMap<string, OutageClass>): Fo
   if (outageClass && !found) row.fault('outage_class', `there is no class "${outageClass}"`);
   const [fridgeDaysMin, fridgeDaysMax] = row.range('fridge_days', 'days', 1000);
   const [openedDaysMin, openedDaysMax] = row.range('opened_days', 'days', 1000);
+  const [homeDaysMin, homeDaysMax] = row.range('home_days', 'days', 1000);
   const [freezerMonthsMin, freezerMonthsMax] = row.range('freezer_months', 'months', 120);
   const freezeFit = row.choice('freeze_fit', FREEZE_FITS);
   if (freezerMonthsMin === null && freezeFit !== 'no') {
@@ -62,6 +63,8 @@ function readFood(row: RowReader, classes: ReadonlyMap<string, OutageClass>): Fo
     readiness: row.choice('readiness', READINESS),
     fridgeDaysMin,
     fridgeDaysMax,
+    homeDaysMin,
+    homeDaysMax,
     openedDaysMin,
     openedDaysMax,
     thawedDays: row.number('thawed_days', 0, 1000),

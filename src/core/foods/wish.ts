@@ -1,5 +1,6 @@
 import { Refusal } from '../model/refusal';
 import type { Food } from '../model/food';
+import { isWholeProduce } from './openedFood';
 import { WISHES, type Wish, type WishKey } from '../model/wish';
 
 export const WISH_WORDS: Record<WishKey, string> = {
@@ -53,7 +54,8 @@ export function checkWish(food: Food, wish: Wish): void {
     if (key === 'freezerMonths' && food.freezeFit === 'no') {
       throw new Refusal('wish', `${food.name} does not freeze well, so there are no months to wish for.`);
     }
-    if (food.controlled && SAFETY.includes(key) && figure !== null && wished > figure) {
+    const safety = food.controlled || (key === 'openedDays' && isWholeProduce(food));
+    if (safety && SAFETY.includes(key) && figure !== null && wished > figure) {
       throw new Refusal(
         'wish',
         `${food.name}: ${sayWished(key, figure)} is a safety figure (after ${food.source}). A wish may make it shorter, never longer.`,

@@ -1,6 +1,7 @@
 import { type CalendarDate, daysBetween } from '../calendar/calendarDate';
 import { sayPlainDate } from '../calendar/sayDate';
 import type { Food } from '../model/food';
+import { THAWS_C } from '../model/limits';
 import { Refusal } from '../model/refusal';
 import type { Wrap } from '../model/history';
 import { type KeepingCase, type KeepingState, newCaps, noteRule, setDates } from './keepingState';
@@ -46,6 +47,7 @@ export function sleep(
 ): void {
   state.daysRemembered = state.useBy === null ? null : Math.max(0, daysBetween(on, state.useBy));
   state.state = 'frozen';
+  state.inFreezer = false;
   state.thawed = null;
   newCaps(state);
   setDates(state, line.rule, { useBy: null, bestBy }, line.says, line.source);
@@ -67,6 +69,8 @@ export function frozenDates(
   if (state.state === 'frozen') throw new Refusal('K5', 'It is frozen already.');
   refuseCondemned(state, kase, 'K5');
   if (!kase.recorded) refuseUnfit(food, state, on);
+  if (!kase.recorded && celsius > THAWS_C)
+    throw new Refusal('K9', `At ${celsius} °C nothing freezes: put it into a colder freezer.`);
   const { months, rate, limit, bestBy } = frozenLife(kase, on, celsius);
   const left = state.useBy === null ? null : Math.max(0, daysBetween(on, state.useBy));
   const kept = left === null ? '' : ` ${days(left)} of its fridge time are left for after thawing.`;

@@ -1,4 +1,5 @@
 import { type CalendarDate, daysBetween } from '../calendar/calendarDate';
+import { asControlled } from '../foods/openedFood';
 import type { Food } from '../model/food';
 import { Refusal } from '../model/refusal';
 import { frozenDates } from './frozenDates';
@@ -10,6 +11,7 @@ import {
   type HistoryEvent,
   type KeepingConditions,
   type PackageState,
+  type ThawMethod,
   type TrailLine,
   USUAL_CONDITIONS,
 } from '../model/history';
@@ -29,6 +31,13 @@ import { washedDates } from './washedDates';
 export type Band = 'settled' | 'soon' | 'today' | 'past';
 export type Verdict = 'eat' | 'look-first' | 'discard';
 
+/** The food as it is by now. */
+function foodNow(food: Food, { spoils, thawDays }: KeepingState): Food {
+  if (!spoils && thawDays === null) return food;
+  const now = spoils ? asControlled(food) : food;
+  return thawDays === null ? now : { ...now, thawedDays: Math.min(now.thawedDays ?? 1, thawDays) };
+}
+
 /** All that the history says, whatever day it is. Kept with the package; {@link keepingOn} adds today. */
 export interface Keeping {
   state: PackageState;
@@ -45,6 +54,12 @@ export interface Keeping {
   counterMinutes: number;
   /** Days of safety remembered while it is frozen (K6); `null`: none are. */
   daysRemembered: number | null;
+  /** It has a safety date: its food does, or it was cut or put together with what does. */
+  controlled: boolean;
+  /** How it was thawed last; `null`: it was not, since it was last frozen. */
+  thawedBy: ThawMethod | null;
+  /** The day its safety ended, whatever is done since. */
+  endsOn: CalendarDate | null;
   trail: TrailLine[];
 }
 
@@ -72,6 +87,9 @@ function begin(kase: KeepingCase, event: HistoryEvent): KeepingState {
     openedOn: null,
     daysRemembered: null,
     thawed: null,
+    spoils: false,
+    inFreezer: false,
+    thawDays: null,
     counterMinutes: 0,
     clockMinutes: 0,
     openedMinutes: 0,
@@ -83,12 +101,12 @@ function begin(kase: KeepingCase, event: HistoryEvent): KeepingState {
   };
 }
 
-function tellStart(state: KeepingState, kase: KeepingCase, event: HistoryEvent): void {
+function tellStart(state: KeepingState, kase: KeepingCase, event: HistoryEvent, own: boolean): void {
   if (!isStartEvent(event)) return;
   const { food, conditions } = kase;
   const frozen = event.frozen ?? false;
   if (frozen) boughtFrozenDates(state, kase, event.c);
-  else startDates(state, kase, event.did);
+  else startDates(state, kase, event.did, own);
   if (event.about)
     noteRule(state, 'A1', event.about, 'as remembered by the household; the earliest day it can mean');
   const rate = chilledRate(state.celsius);
@@ -106,6 +124,14 @@ function tellStart(state: KeepingState, kase: KeepingCase, event: HistoryEvent):
   }
 }
 
+/** True for what no maker packed: made or picked at home, sold loose, or given open (K3, K3b). */
+const isOwn = (first: HistoryEvent, rest: readonly HistoryEvent[]): boolean =>
+  isStartEvent(first) &&
+  (first.did === 'cooked' ||
+    first.did === 'harvested' ||
+    first.loose === true ||
+    (first.did === 'given' && rest.some(({ did, on }) => did === 'opened' && on <= first.on)));
+
 /** Cooking makes a new lot: all clocks start again from a dish that was safe to cook (K2, K8). */
 function cookAnew(state: KeepingState, kase: KeepingCase, event: HistoryEvent): KeepingState {
   if (!kase.recorded && (state.condemned || (state.useBy !== null && event.on > state.useBy))) {
@@ -119,7 +145,7 @@ function tell(state: KeepingState, kase: KeepingCase, event: HistoryEvent): Keep
   switch (event.did) {
     case 'cooked': {
       const fresh = cookAnew(state, kase, event);
-      tellStart(fresh, kase, event);
+      tellStart(fresh, kase, event, true);
       return fresh;
     }
     case 'bought':
@@ -192,15 +218,19 @@ export function judgeKeeping(
   if (!first) throw new Refusal('K2', 'There is no history yet.');
   if (first.on > today) throw new Refusal('K2', `${first.on} is still to come.`);
   let state = begin(kase, first);
-  tellStart(state, kase, first);
-  if (conditions.printed && state.state === 'chilled') printedDates(state, kase, conditions.printed);
+  tellStart(state, kase, first, isOwn(first, rest));
+  if (conditions.printed && state.state === 'chilled')
+    printedDates(state, kase, conditions.printed, isOwn(first, rest));
   for (const [at, event] of rest.entries()) {
     if (event.on > today) throw new Refusal('K2', `${event.on} is still to come.`);
     if (event.on < state.startOn)
       throw new Refusal('K2', `${event.on} is before the food came in, ${state.startOn}.`);
     if (event.on < state.lastOn)
       throw new Refusal('K2', `${event.on} is before what happened on ${state.lastOn}.`);
-    state = tell(state, { ...kase, recorded: at + 1 < (conditions.recorded ?? 0) }, event);
+    // Cooking begins a new lot of the plain food.
+    const now = event.did === 'cooked' ? food : foodNow(food, state);
+    const next = { ...kase, food: now, recorded: at + 1 < (conditions.recorded ?? 0) };
+    state = tell(state, next, event);
     state.lastOn = event.on;
   }
   return {
@@ -214,6 +244,9 @@ export function judgeKeeping(
     celsius: state.celsius,
     counterMinutes: state.counterMinutes,
     daysRemembered: state.daysRemembered,
+    controlled: food.controlled || state.spoils,
+    thawedBy: state.thawed?.method ?? null,
+    endsOn: state.endsOn,
     trail: state.trail,
   };
 }

@@ -13,7 +13,12 @@ export interface KeepingState {
   openedOn: CalendarDate | null;
   /** Days of safety left when it was frozen; what was spent stays spent (K6). */
   daysRemembered: number | null;
-  thawed: { on: CalendarDate; method: ThawMethod } | null;
+  /** `from`: the day it was moved down. */
+  thawed: { on: CalendarDate; method: ThawMethod; from: CalendarDate } | null;
+  /** It spoils though its food does not: cut, or put together with what does (L2, L3b). */
+  spoils: boolean;
+  /** The fewest days once thawed of all that was put to it; `null`: nothing was. */
+  thawDays: number | null;
   /** Minutes out of the cold so far, in every state; one above 32 °C counts for two (K10). */
   counterMinutes: number;
   /** The same by the clock, without grace and heat. */
@@ -22,6 +27,8 @@ export interface KeepingState {
   openedMinutes: number;
   /** Dates that nothing in the present state may pass: printed, found, spent (K9). `null`: none. */
   caps: { useBy: CalendarDate | null; bestBy: CalendarDate | null };
+  /** It thawed in a freezer that does not freeze, and lies in it still (K9). */
+  inFreezer: boolean;
   /** Temperature of the zone it lies in, °C. */
   celsius: number;
   /** Set by a finding or the counter: to be thrown out whatever the dates say. */

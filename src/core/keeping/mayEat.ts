@@ -15,6 +15,7 @@ export interface Edible extends Pick<
   'id' | 'foodId' | 'state' | 'useBy' | 'bestBy' | 'condemned' | 'counterMinutes' | 'counterSince'
 > {
   opened: boolean;
+  spoils?: boolean;
 }
 
 /** What a power cut that is not decided yet says of a package. */
@@ -44,11 +45,15 @@ export interface EatingAnswer {
 
 /** Minutes out of the cold that are left, the running stay counted in; `null`: none are counted for this food. */
 function minutesLeft(found: Edible, { at, hot, food }: EatingCase): number | null {
-  const most = food.controlled
-    ? MOST_COUNTER_MINUTES
-    : food.counterDaysMax === null && food.warmHours !== undefined && found.opened && found.state !== 'frozen'
-      ? food.warmHours * 60
-      : null;
+  const most =
+    food.controlled || found.spoils
+      ? MOST_COUNTER_MINUTES
+      : food.counterDaysMax === null &&
+          food.warmHours !== undefined &&
+          found.opened &&
+          found.state !== 'frozen'
+        ? food.warmHours * 60
+        : null;
   if (most === null) return null;
   const { counterSince, counterMinutes, state } = found;
   const stay = counterSince === null ? 0 : countedMinutes(state, minutesBetween(counterSince, at), hot);

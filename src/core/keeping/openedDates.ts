@@ -1,4 +1,5 @@
-import { addDays, type CalendarDate } from '../calendar/calendarDate';
+import { isWholeProduce } from '../foods/openedFood';
+import { addDays, type CalendarDate, earlier } from '../calendar/calendarDate';
 import { Refusal } from '../model/refusal';
 import { type KeepingCase, type KeepingState, noteRule, notAfter, setDates } from './keepingState';
 import { chilledRate, slowedDays } from './spoilageRate';
@@ -19,6 +20,9 @@ export function openedDates(state: KeepingState, { food, conditions }: KeepingCa
     noteRule(state, 'K4', 'Opened: there is no own figure for that, so the dates stay.', food.source);
     return;
   }
+  const cut = isWholeProduce(food);
+  if (cut) state.spoils = true;
+  const controlled = food.controlled || cut;
   const rate = chilledRate(state.celsius);
   const most = slowedDays(food.openedDaysMax, rate);
   const least = slowedDays(food.openedDaysMin, rate);
@@ -32,15 +36,16 @@ export function openedDates(state: KeepingState, { food, conditions }: KeepingCa
     );
     return;
   }
-  const safe = food.controlled && conditions.caution === 'careful' ? least : most;
+  const safe = controlled && conditions.caution === 'careful' ? least : most;
+  const stood = cut ? earlier(state.useBy, state.bestBy) : state.useBy;
   setDates(
     state,
     'K4',
     {
-      useBy: notAfter(state.useBy, addDays(on, safe)),
-      bestBy: notAfter(state.bestBy, addDays(on, food.controlled ? least : most)) ?? state.bestBy,
+      useBy: notAfter(stood, addDays(on, safe)),
+      bestBy: notAfter(state.bestBy, addDays(on, controlled ? least : most)) ?? state.bestBy,
     },
-    `Opened: ${days(food.controlled ? safe : most)} from then at most, or what stood before if that is earlier.`,
+    `${cut ? 'Cut open' : 'Opened'}: ${days(controlled ? safe : most)} from then at most, or what stood before if that is earlier.`,
     food.source,
   );
 }

@@ -1,3 +1,4 @@
+import { earlier } from '../calendar/calendarDate';
 import { sayPlainDate } from '../calendar/sayDate';
 import { Refusal } from '../model/refusal';
 import type { PrintedDate } from '../model/history';
@@ -12,15 +13,22 @@ const MAKER = "the maker's printed date";
  * frozen) is the earlier of it and K2 on a raw animal food, and takes over on any other. A best-before becomes the
  * best by; except on raw animal food it also carries an earlier use by up to it. A sell-by sets nothing.
  *
+ * @param own no maker packed it: the date lengthens nothing
  * @throws Refusal K3 for a date more than 20 years off
  */
-export function printedDates(state: KeepingState, { food }: KeepingCase, printed: PrintedDate): void {
+export function printedDates(
+  state: KeepingState,
+  { food }: KeepingCase,
+  printed: PrintedDate,
+  own: boolean,
+): void {
   if (Number(printed.date.slice(0, 4)) > Number(state.startOn.slice(0, 4)) + FURTHEST_YEARS) {
     throw new Refusal('K3', `A printed date of ${sayPlainDate(printed.date)} cannot be right.`);
   }
   const early =
     printed.date < state.startOn ? ' It lies before the day the food came in: check the label.' : '';
-  const raw = food.readiness === 'raw-animal';
+  // Nobody vouches for what is home-made, picked, loose or given open: such a date may only shorten.
+  const raw = own || food.readiness === 'raw-animal';
   const shown = sayPlainDate(printed.date);
   const { kind, date } = printed;
   switch (kind) {
@@ -29,7 +37,7 @@ export function printedDates(state: KeepingState, { food }: KeepingCase, printed
       const useBy = raw && state.useBy !== null ? notAfter(state.useBy, date) : date;
       state.caps.useBy = date;
       const says = raw
-        ? `Printed ${kind} ${shown}: on raw animal food the earlier of it and our figure counts.`
+        ? `Printed ${kind} ${shown}: on ${own ? 'what no maker packed' : 'raw animal food'} the earlier of it and our figure counts.`
         : `Printed ${kind} ${shown}: the maker's date counts while the package is closed.`;
       setDates(state, 'K3', { useBy, bestBy: state.bestBy }, says + early, MAKER);
       return;
@@ -37,12 +45,13 @@ export function printedDates(state: KeepingState, { food }: KeepingCase, printed
     case 'best-before': {
       const carried = !raw && state.useBy !== null && state.useBy < date ? date : state.useBy;
       const says = raw
-        ? `Printed best-before ${shown}: the best by; the use by stays ours on raw animal food.`
+        ? `Printed best-before ${shown}: the best by; the use by stays ours on ${own ? 'what no maker packed' : 'raw animal food'}.`
         : `Printed best-before ${shown}: the maker vouches for the closed package.`;
       // The maker vouches until that day and no further, wherever the package is moved.
       if (carried === date) state.caps.useBy = date;
       state.caps.bestBy = date;
-      setDates(state, 'K3', { useBy: carried, bestBy: date }, says + early, MAKER);
+      const bestBy = own ? (earlier(state.bestBy, date) ?? date) : date;
+      setDates(state, 'K3', { useBy: carried, bestBy }, says + early, MAKER);
       return;
     }
     case 'sell-by':

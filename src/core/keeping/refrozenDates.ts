@@ -1,6 +1,7 @@
 import { addMonths } from '../calendar/addMonths';
-import type { CalendarDate } from '../calendar/calendarDate';
+import { type CalendarDate, daysBetween } from '../calendar/calendarDate';
 import { sayPlainDate } from '../calendar/sayDate';
+import { THAWS_C } from '../model/limits';
 import { Refusal } from '../model/refusal';
 import { noteWarmFreezer, refuseCondemned, sayMonths, sleep } from './frozenDates';
 import type { KeepingCase, KeepingState } from './keepingState';
@@ -33,6 +34,12 @@ export function refrozenDates(
       `Its use by was ${sayPlainDate(state.useBy)}: too late to freeze again, throw it out.`,
     );
   }
+  if (celsius > THAWS_C && !kase.recorded)
+    throw new Refusal('K9', `At ${celsius} °C nothing freezes: put it into a colder freezer.`);
+  // Days on the way down and up are spent, too: no thawing and freezing again adds one (K6).
+  const { from } = state.thawed;
+  const left =
+    state.daysRemembered === null ? null : Math.max(0, state.daysRemembered - daysBetween(from, on));
   const rate = frozenRate(celsius);
   const months = (food.freezerMonthsMin ?? 0) / 2 / rate;
   sleep(state, on, addMonths(on, months), {
@@ -40,6 +47,8 @@ export function refrozenDates(
     says: `Frozen again after thawing in the fridge: best within ${sayMonths(months)}, with some loss of texture.`,
     source: food.source,
   });
+  if (left !== null && state.daysRemembered !== null)
+    state.daysRemembered = Math.min(state.daysRemembered, left);
   state.celsius = celsius;
   if (rate > 1) noteWarmFreezer(state, celsius, rate);
 }

@@ -20,22 +20,36 @@ export const isStartEvent = (event: HistoryEvent): event is Extract<HistoryEvent
   isStart(event.did);
 
 /**
- * Rules K1 and K2: the dates of a chilled food from its start. Controlled: use by after the longest refrigerator
- * days (careful: the shortest), best by after the shortest. Others: best by after the longest. Figures: foods.csv.
+ * Rules K1, K2 and K3b: the dates of a chilled food from its start. Controlled: use by after the longest refrigerator
+ * days (careful: the shortest), best by after the shortest. Others: best by after the longest. What no maker packed has the days of the
+ * home-made one where the others are a closed pack's. Figures: foods.csv.
+ *
+ * @param own no maker packed it
  */
-export function startDates(state: KeepingState, { food, conditions }: KeepingCase, did: Start): void {
+export function startDates(
+  state: KeepingState,
+  { food, conditions }: KeepingCase,
+  did: Start,
+  own: boolean,
+): void {
   const rate = chilledRate(state.celsius);
-  const most = slowedDays(food.fridgeDaysMax ?? 0, rate);
-  const least = slowedDays(food.fridgeDaysMin ?? 0, rate);
+  const { fridgeDaysMin, fridgeDaysMax, homeDaysMin, homeDaysMax } = food;
+  // A household's own food of before knows no such days; a wish for fewer holds for these too.
+  const homeMade = own && typeof homeDaysMax === 'number';
+  const figures = homeMade
+    ? [homeDaysMin, homeDaysMax].map((figure) => Math.min(figure ?? 0, fridgeDaysMax ?? Infinity))
+    : [fridgeDaysMin, fridgeDaysMax];
+  const [least, most] = figures.map((figure) => slowedDays(figure ?? 0, rate)) as [number, number];
+  if (homeMade) state.spoils = true;
   const on = state.startOn;
   const word = START_WORDS[did];
-  if (food.controlled) {
+  if (food.controlled || homeMade) {
     const safe = conditions.caution === 'careful' ? least : most;
     setDates(
       state,
-      'K2',
+      homeMade ? 'K3b' : 'K2',
       { useBy: addDays(on, safe), bestBy: addDays(on, least) },
-      `${food.name}: safe for ${days(safe)} in the fridge from the day it was ${word}, best within ${days(least)}.`,
+      `${food.name}${homeMade ? ', home-made or loose' : ''}: safe for ${days(safe)} in the fridge from the day it was ${word}, best within ${days(least)}.`,
       food.source,
     );
   } else {

@@ -12,16 +12,17 @@ const METHOD_WORDS: Record<ThawMethod, string> = {
   metal: 'on a metal sheet',
 };
 
-/** Writes the dates of a package thawed on a day by a method (K6). */
-function wake(
+/** Writes the dates of a package thawed on a day by a method (K6). @param from the day it was moved down */
+export function wake(
   state: KeepingState,
   { food, conditions }: KeepingCase,
   on: CalendarDate,
   method: ThawMethod,
   rule: string,
   celsius = conditions.fridgeC,
+  from = on,
 ): void {
-  state.thawed = { on, method };
+  state.thawed = { on, method, from };
   state.celsius = celsius;
   newCaps(state);
   const rate = chilledRate(state.celsius);
@@ -77,7 +78,7 @@ export function thawingDates(
 ): void {
   if (state.state !== 'frozen') throw new Refusal('K7', 'It is not frozen, so there is nothing to thaw.');
   const wholeDays = Math.floor((kase.conditions.thawHours ?? 0) / 24);
-  wake(state, kase, addDays(on, wholeDays), 'fridge', 'K7', celsius);
+  wake(state, kase, addDays(on, wholeDays), 'fridge', 'K7', celsius, on);
   state.state = 'thawing';
 }
 
@@ -105,7 +106,7 @@ export function thawedDates(
   if (state.state === 'thawing') {
     state.state = 'chilled';
     if (method !== 'fridge' && kase.food.controlled) {
-      state.thawed = { on, method };
+      state.thawed = { on, method, from: state.thawed?.from ?? on };
       const date = earlier(state.useBy, on) ?? on;
       newCaps(state, { useBy: date });
       setDates(
@@ -118,7 +119,7 @@ export function thawedDates(
     } else if (state.thawed && on < state.thawed.on) {
       const stood = { useBy: state.useBy, bestBy: state.bestBy };
       const found = state.caps;
-      wake(state, kase, on, 'fridge', 'K7', state.celsius);
+      wake(state, kase, on, 'fridge', 'K7', state.celsius, state.thawed.from);
       // What shortened it meanwhile (opened, found turning, a warmer zone) goes on to count.
       newCaps(state, {
         useBy: earlier(earlier(state.caps.useBy, found.useBy), stood.useBy),

@@ -28,7 +28,7 @@ export const wasSet = (...settings: SettingEvent[]): Decision => ({ lots: [], ev
 
 /**
  * Where a package was while what is undone stood: `out` counts the minutes out of the cold all the same, `cold` says that the
- * entry was wrong, `ask` refuses where it matters.
+ * entry was wrong, `ask` refuses where it matters; `never`: it never left, looked at twice (L4).
  */
-export const MEANWHILE = ['out', 'cold', 'ask'] as const;
+export const MEANWHILE = ['out', 'cold', 'never', 'ask'] as const;
 export type Meanwhile = (typeof MEANWHILE)[number];

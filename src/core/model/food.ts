@@ -34,6 +34,9 @@ export interface Food {
   readiness: Readiness;
   fridgeDaysMin: number | null;
   fridgeDaysMax: number | null;
+  /** Days of the home-made one, or of one sold loose, where the others are those of a maker's closed pack (K3b). */
+  homeDaysMin: number | null;
+  homeDaysMax: number | null;
   openedDaysMin: number | null;
   openedDaysMax: number | null;
   thawedDays: number | null;

@@ -47,8 +47,8 @@ export type PackageState = (typeof STATES)[number];
 
 /** Something that happened to a package, on a calendar day of the household. */
 export type HistoryEvent =
-  /** `frozen`: it came in hard frozen, from a shop's freezer or another's (K5); `c`: of the freezer it went into, °C. */
-  | { did: Start; on: CalendarDate; frozen?: boolean; c?: number; about?: string }
+  /** `frozen`: it came in hard frozen, from a shop's freezer or another's (K5); `loose`: sold over a counter (K3b); `c`: of the freezer it went into, °C. */
+  | { did: Start; on: CalendarDate; frozen?: boolean; loose?: boolean; c?: number; about?: string }
   | { did: 'opened' | 'found-turning' | 'found-bad' | 'kept-out'; on: CalendarDate }
   /** `c`: of the zone it went into, °C; not told: as the conditions say. */
   | { did: 'frozen' | 'thawing' | 'refrozen'; on: CalendarDate; c?: number }
@@ -72,6 +72,13 @@ export type HistoryEvent =
       minutes: number;
       days: number | null;
       anew?: boolean;
+      /** It spoils, whatever it is put to. */
+      controlled?: boolean;
+      /** How it was thawed (K8), and the days its food has then. */
+      thawed?: ThawMethod;
+      thawDays?: number;
+      /** Its safety ended then, whatever is done (K9, O3). */
+      ends?: CalendarDate;
     }
   /** Above 4.4 °C in a power cut, for less than its limit: used by `limit`; `ends`: it thawed, so no freezing makes that later; `out`: it is to be thrown out. */
   | { did: 'warmed'; on: CalendarDate; limit: CalendarDate; ends?: boolean; out?: boolean }

@@ -6,6 +6,9 @@ export const SAFE_CHILL_C = 4.4;
 /** Up to here food stays hard frozen, and a zone counts as a freezer, °C. */
 export const HARD_FROZEN_C = -3;
 
+/** Above it nothing stays frozen, °C (K9). */
+export const THAWS_C = -2;
+
 /** The most packages one line or lot may make. */
 export const MOST_PACKS = 200;
 

@@ -56,6 +56,8 @@ export interface Package {
   governingDate: CalendarDate;
   governingKind: 'use-by' | 'best-by';
   condemned: boolean;
+  /** It spoils though its food does not: cut, home-made, or put together with what does. */
+  spoils?: boolean;
   /** Temperature its clocks run at, °C. */
   celsius: number;
   /** Minutes out of the cold before the present stay on the counter (K10). */
@@ -83,6 +85,8 @@ export interface Package {
     reason: DiscardReason | null;
     /** Minutes of the stay out of the cold in which it left; they count if it comes back (K10). */
     stood?: number;
+    /** Lost on the counter: since when it stood there; that goes on until it is found (L4). */
+    since?: string;
   } | null;
   version: number;
 }

@@ -1,4 +1,5 @@
 import type { Food } from '../model/food';
+import { preparedFood, saysHomeMade } from '../foods/preparedFood';
 import { findFood, type FoodIndex, type NamedFood } from '../foods/findFood';
 import { isSoldFrozen } from '../foods/isSoldFrozen';
 import { MAX_LINE_LENGTH } from '../model/limits';
@@ -84,8 +85,28 @@ function foodStretch(
 }
 
 /** The food's run; when all else that stands there is of the shop, also a word that mostly says something else ("meatballs"). */
-function runOf<F extends NamedFood>(index: FoodIndex<F>, tokens: readonly QuickToken[]): FoodRun<F> | null {
-  const run = findFoodRun(index, tokens, isDetail);
+/** Tokens of a zone's whole name of several words ("leaf drawer"), by the zone's first token. */
+function zoneNames(tokens: readonly QuickToken[], zones: readonly { name: string }[]): Map<number, number> {
+  const found = new Map<number, number>();
+  for (const { name } of zones) {
+    const words = name.toLowerCase().split(' ');
+    if (words.length < 2) continue;
+    for (let at = 0; at + words.length <= tokens.length; at++)
+      if (words.every((word, nth) => tokens[at + nth]?.lower === word)) found.set(at, at + words.length);
+  }
+  return found;
+}
+
+function runOf<F extends NamedFood>(
+  index: FoodIndex<F>,
+  tokens: readonly QuickToken[],
+  zones: readonly { name: string }[],
+): FoodRun<F> | null {
+  const places = [...zoneNames(tokens, zones)];
+  // A food that would take half of a zone's name is none: "turkey salad leaf drawer".
+  const splits = (from: number, to: number): boolean =>
+    places.some(([first, end]) => from < first && to > first && to < end);
+  const run = findFoodRun(index, tokens, isDetail, splits);
   if (run) return run;
   const named = tokens.some(
     (token) =>
@@ -206,16 +227,15 @@ const tooLong = (text: string): QuickReading => ({
  * what happened and when, for or from whom. Never throws; what is not understood, and what may mean two things, comes
  * back as faults with the stretch they stand at and what it may be.
  */
-export function parseQuickLine<F extends NamedFood & Partial<Pick<Food, 'group' | 'fridgeDaysMax'>>>(
-  text: string,
-  vocabulary: QuickVocabulary<F>,
-): QuickReading {
+export function parseQuickLine<
+  F extends NamedFood & Partial<Pick<Food, 'group' | 'fridgeDaysMax' | 'outageClass' | 'readiness'>>,
+>(text: string, vocabulary: QuickVocabulary<F>): QuickReading {
   if (text.length > MAX_LINE_LENGTH) return tooLong(text);
   const like = readLike(text, vocabulary);
   const tokens = quickTokens(text).filter(({ from }) => !like || from < like.from || from >= like.to);
   const [first] = tokens;
   if (!first) return { text, parts: [], faults: [], ownFood: null, line: null };
-  const run = runOf(vocabulary.foods, tokens);
+  const run = runOf(vocabulary.foods, tokens, vocabulary.zones);
   const draft = new QuickDraft(
     text,
     tokens,
@@ -257,7 +277,7 @@ export function parseQuickLine<F extends NamedFood & Partial<Pick<Food, 'group' 
       };
       draft.part('food', firstOf, lastOf.to, `${ownFood.name}, a food of your own, kept like ${food.name}`);
     } else if ('guessed' in read) {
-      food = read.food;
+      food = preparedFood(read.food, [typed, ...said].join(' '), (id) => vocabulary.foods.byId.get(id));
       const says = read.guessed ? `${food.name} (from “${typed}”)` : food.name;
       draft.part('food', firstOf, lastOf.to, says, read.guessed);
     } else {
@@ -293,7 +313,11 @@ export function parseQuickLine<F extends NamedFood & Partial<Pick<Food, 'group' 
   const parts = [...draft.parts].sort((a, b) => a.from - b.from);
   if (!food || !settled || draft.faults.length > 0)
     return { text, parts, faults: draft.faults, ownFood: null, line: null };
-  const start = draft.start ?? { did: 'bought' as const, on: earliest(draft) };
+  const homeMade = saysHomeMade(typed) && draft.start?.did !== 'harvested';
+  const start = draft.start ?? {
+    did: homeMade ? ('cooked' as const) : ('bought' as const),
+    on: earliest(draft),
+  };
   return {
     text,
     parts,

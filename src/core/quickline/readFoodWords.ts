@@ -51,17 +51,20 @@ function runAt<F extends NamedFood>(
  * The longest run of tokens that is a food's name or alias, so that no other reader takes its words ("frozen peas", "6 chicken
  * thighs"). Of two as long the first.
  *
- * @param isDetail words that are no food when they stand alone
+ * @param isDetail words that are no food when they stand alone @param splits a run that would take half of something else
  */
 export function findFoodRun<F extends NamedFood>(
   index: FoodIndex<F>,
   tokens: readonly QuickToken[],
   isDetail: (token: QuickToken) => boolean,
+  splits: (from: number, to: number) => boolean = () => false,
 ): FoodRun<F> | null {
   for (let length = Math.min(tokens.length, LONGEST_NAME); length > 0; length--) {
     let run: FoodRun<F> | null = null;
     for (let from = 0; from + length <= tokens.length; from++) {
-      const food = runAt(index, tokens.slice(from, from + length), isDetail);
+      const food = splits(from, from + length)
+        ? undefined
+        : runAt(index, tokens.slice(from, from + length), isDetail);
       if (!food) continue;
       if (!run || (LEFTOVER.test(tokens[run.from]?.text ?? '') && from < run.to))
         run = { from, to: from + length, food, rival: null };

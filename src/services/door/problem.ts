@@ -25,6 +25,17 @@ export class Problem extends Error {
   }
 }
 
+/** What a page asks for, or `null` while too many long answers are worked out: the page says so with that status. */
+export async function orBusy<Answer>(asked: Promise<Answer>): Promise<Answer | null> {
+  try {
+    return await asked;
+  } catch (error) {
+    if (!(error instanceof Problem) || error.status !== 429) throw error;
+    watching.orderlyFrostStatus?.(429);
+    return null;
+  }
+}
+
 /** The error body of the API; never a stack trace. */
 export interface ProblemBody {
   error: { code: string; message: string } & Problem['more'];

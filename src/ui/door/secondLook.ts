@@ -53,6 +53,15 @@ export function secondLook(error: unknown, commands: readonly NewCommand[]): Sec
       };
     case 'reading':
       return { title: 'Is that reading right?', says, choices: [again('Yes, it is so', { sure: true })] };
+    case 'never-left':
+      return {
+        title: 'Did it truly never leave?',
+        says,
+        choices: [
+          again('It lay in the cold all the while', { meanwhile: 'never' }),
+          again('Not sure: it counts as out of the cold', { meanwhile: 'out' }),
+        ],
+      };
     case 'meanwhile':
       return {
         title: 'Where was it meanwhile?',

@@ -5,6 +5,8 @@ import type { IntakeLine } from '../../model/intakeLine';
 import type { Meal } from '../../model/meal';
 import { Refusal } from '../../model/refusal';
 import type { World } from '../../model/world';
+import { earlier } from '../../calendar/calendarDate';
+import { madeOf } from '../package/madeOf';
 import { storeLine } from '../package/storeLine';
 import { takePackage } from '../package/takePackage';
 import { keptDecided } from '../settings/keptDecided';
@@ -61,16 +63,22 @@ function eatMeal(command: Eating, world: World): Decision {
     },
   }));
   const portions = Math.max(1, command.ate.length) + command.put.reduce((sum, { packs }) => sum + packs, 0);
-  const stored = command.put.map((line) =>
-    storeLine(
+  const parts = command.takes.map((take) => world.package(take.package));
+  const stored = command.put.map((line) => {
+    const { lot, events: made } = storeLine(
       {
         ...line,
-        start: { did: 'cooked', on: world.today },
+        // Told late, it is as old as the meal, or older if the cook says so (L5).
+        start: {
+          did: 'cooked',
+          on: line.start.did === 'cooked' ? (earlier(meal.on, line.start.on) ?? meal.on) : meal.on,
+        },
         priceMinor: line.priceMinor ?? (cost === null ? null : Math.round((cost * line.packs) / portions)),
       },
       world,
-    ),
-  );
+    );
+    return { lot, events: made.map((event) => madeOf(event, parts, world)) };
+  });
   const made = stored.flatMap((one) => one.events.map(({ after }) => after.code));
   const after: Meal = { ...meal, state: 'eaten', log: { at: world.at, ate: command.ate, made } };
   const says = `${meal.name} eaten${command.ate.length === 0 ? '' : ` by ${command.ate.join(', ')}`}${

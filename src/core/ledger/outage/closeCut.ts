@@ -7,7 +7,7 @@ import type { LedgerEvent } from '../../model/package';
 import { Refusal } from '../../model/refusal';
 import type { World } from '../../model/world';
 import type { Judged } from '../../powercut/assembleCut';
-import { withEvents } from '../package/judgePackage';
+import { withEvents } from '../package/withEvents';
 import { afterCut } from './afterCut';
 import { cutDecided } from './cutDecided';
 import { cutNeeds, judgedNow, recordOf } from './cutCase';

@@ -9,7 +9,7 @@ import type { World } from '../../model/world';
 import type { CutVerdict } from '../../powercut/judgeCut';
 import { decided } from '../household/jobDecided';
 import { discardPackage } from '../package/discardPackage';
-import { withEvents } from '../package/judgePackage';
+import { withEvents } from '../package/withEvents';
 import { presentPackage } from '../package/presentPackage';
 import { keptDecided } from '../settings/keptDecided';
 import { afterCut } from './afterCut';

@@ -2,7 +2,7 @@ import type { CalendarDate } from '../../calendar/calendarDate';
 import type { Food } from '../../model/food';
 import type { Caution } from '../../model/history';
 import { Refusal } from '../../model/refusal';
-import { withEvents } from './judgePackage';
+import { withEvents } from './withEvents';
 import type { Package } from '../../model/package';
 
 /**

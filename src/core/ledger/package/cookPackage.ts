@@ -2,6 +2,7 @@ import { HOUSEHOLD_MAY } from '../../model/role';
 import { type Decision, happened } from '../../model/decision';
 import type { IntakeLine } from '../../model/intakeLine';
 import type { Taking } from './reduced';
+import { madeOf } from './madeOf';
 import { storeLine } from './storeLine';
 import { takePackage } from './takePackage';
 import type { World } from '../../model/world';
@@ -19,10 +20,12 @@ interface Cooking extends Taking {
  * @throws Refusal when it is to be thrown out, or the line cannot be stored
  */
 function cookPackage(command: Cooking, world: World): Decision {
+  const before = world.package(command.package);
   const events = takePackage(command, world, 'cooked');
   if (command.into === null) return happened(events);
   const stored = storeLine(command.into, world);
-  return { lots: [stored.lot], events: [...events, ...stored.events], settings: [] };
+  const made = stored.events.map((event) => madeOf(event, [before], world));
+  return { lots: [stored.lot], events: [...events, ...made], settings: [] };
 }
 
 export const cookPackageCommand: CommandKind<Cooking> = {

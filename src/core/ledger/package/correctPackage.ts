@@ -61,6 +61,23 @@ function changes(before: Package, after: Package): string {
     .join('; ');
 }
 
+/** The refusal of a history told in time, by today's figures; `null`: it could be. */
+function refusalOf(found: Package, world: World): Refusal | null {
+  try {
+    judgePackage(found, world);
+    return null;
+  } catch (error) {
+    if (error instanceof Refusal) return error;
+    throw error;
+  }
+}
+
+/** A correction is judged as if it had been told at the time (L6): what K5 or K8 would have refused stays refused. @throws Refusal */
+function refuseUnlawful(before: Package, corrected: Package, world: World): void {
+  const refusal = refusalOf(corrected, world);
+  if (refusal && refusalOf(before, world) === null) throw refusal;
+}
+
 /** True when a package keeps longer in any way: by either date, by the days left once it is thawed, or not condemned any more. */
 function keepsLonger(before: Package, after: Package, world: World): boolean {
   const days = (found: Package): number => joiningOf(found, world).days ?? 0;
@@ -94,6 +111,7 @@ function correctPackage(command: Correcting, world: World): LedgerEvent[] {
     world,
     history.length,
   );
+  refuseUnlawful(before, { ...before, amount, printed, history }, world);
   const later = keepsLonger(before, dated, world);
   if (later && !sure) {
     throw new Refusal(

@@ -1,6 +1,7 @@
 import { HOUSEHOLD_MAY } from '../../model/role';
 import { Refusal } from '../../model/refusal';
-import { coldOf, counterOf, withEvents } from './judgePackage';
+import { coldOf, counterOf } from './judgePackage';
+import { withEvents } from './withEvents';
 import type { LedgerEvent } from '../../model/package';
 import { refuseLate, refuseOpenCut } from './whyUnfit';
 import { presentPackage } from './presentPackage';

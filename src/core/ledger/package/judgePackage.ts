@@ -29,8 +29,15 @@ export function judgePackage(
   const today = later(world.today, last ?? world.today);
   const conditions = { ...conditionsOf(undated, food, world.caution), recorded };
   const keeping = judgeKeeping(food, undated.history, today, conditions);
-  const { governing, daysRemembered: _days, ...dates } = keeping;
-  return { ...undated, ...dates, governingDate: governing.date, governingKind: governing.kind };
+  const { governing, daysRemembered: _days, thawedBy: _by, endsOn: _ends, controlled, ...dates } = keeping;
+  return {
+    ...undated,
+    ...dates,
+    // Only where its food alone does not say so.
+    ...(controlled && !food.controlled ? { spoils: true } : {}),
+    governingDate: governing.date,
+    governingKind: governing.kind,
+  };
 }
 
 /** What a package brings into another it is put together with (K11): its dates, minutes, and the days it would have once thawed. */
@@ -40,10 +47,15 @@ export function joiningOf(
 ): Extract<HistoryEvent, { did: 'joined' }> {
   const food = world.food(found.foodId);
   const last = found.history.at(-1)?.on ?? world.today;
-  const { daysRemembered } = judgeKeeping(food, found.history, later(world.today, last), {
-    ...conditionsOf(found, food, world.caution),
-    recorded: found.history.length,
-  });
+  const { daysRemembered, controlled, thawedBy, endsOn } = judgeKeeping(
+    food,
+    found.history,
+    later(world.today, last),
+    {
+      ...conditionsOf(found, food, world.caution),
+      recorded: found.history.length,
+    },
+  );
   const { startOn, useBy, bestBy, counterMinutes } = found;
   return {
     did: 'joined',
@@ -53,29 +65,10 @@ export function joiningOf(
     bestBy,
     minutes: counterMinutes,
     days: daysRemembered,
+    ...(controlled ? { controlled, thawDays: food.thawedDays ?? 1 } : {}),
+    ...(thawedBy === null ? {} : { thawed: thawedBy }),
+    ...(endsOn === null ? {} : { ends: endsOn }),
   };
-}
-
-/**
- * The package with more events, dated anew, one version on. An event never goes before the last one recorded, even
- * when the clock of the machine was set back.
- */
-export function withEvents(
-  before: Package,
-  events: readonly HistoryEvent[],
-  world: Pick<JudgingWorld, 'today' | 'food' | 'caution'>,
-  changes: Partial<UndatedPackage> = {},
-): Package {
-  const last = before.history.at(-1)?.on ?? world.today;
-  const told = events.map((event) => ({ ...event, on: later(event.on, last) }));
-  // A stay that comes first was measured by our own clock: it counts, and is never refused.
-  const first = told.findIndex(({ did }) => did !== 'counter');
-  const measured = first < 0 ? told.length : first;
-  return judgePackage(
-    { ...before, history: [...before.history, ...told], ...changes, version: before.version + 1 },
-    world,
-    before.history.length + measured,
-  );
 }
 
 /** True when clocks run alike in both temperatures, °C. */

@@ -1,6 +1,7 @@
 import { HOUSEHOLD_MAY } from '../../model/role';
 import type { HistoryEvent } from '../../model/history';
-import { counterOf, withEvents } from './judgePackage';
+import { counterOf } from './judgePackage';
+import { withEvents } from './withEvents';
 import type { LedgerEvent } from '../../model/package';
 import { refuseLate, refuseOpenCut } from './whyUnfit';
 import { presentPackage } from './presentPackage';

@@ -10,7 +10,12 @@ import { sayAmount } from '../../units/sayAmount';
 /** A package that is not where it should be, and nowhere else: it leaves the store, and may be put back when it turns up. */
 function losePackage(command: OnPackage, world: World): LedgerEvent[] {
   const before = presentPackage(world, command.package, command.version);
-  const after = leaving(before, 'lost', null, world);
+  const left = leaving(before, 'lost', null, world);
+  const { counterSince } = before;
+  const after =
+    counterSince === null || left.gone === null
+      ? left
+      : { ...left, gone: { ...left.gone, since: counterSince } };
   const amount = sayAmount(before.amount, before.unit);
   return [
     { type: 'package.lost', before, after, says: `${before.called} ${amount} ${before.code} is nowhere.` },

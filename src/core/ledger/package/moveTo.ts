@@ -1,6 +1,7 @@
 import type { HistoryEvent } from '../../model/history';
 import { Refusal } from '../../model/refusal';
-import { counterOf, warmthOf, withEvents } from './judgePackage';
+import { counterOf, warmthOf } from './judgePackage';
+import { withEvents } from './withEvents';
 import type { LedgerEvent, Package } from '../../model/package';
 import type { World } from '../../model/world';
 import { admitTo, warnedNote } from './zoneFault';

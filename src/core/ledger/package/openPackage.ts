@@ -1,5 +1,5 @@
 import { HOUSEHOLD_MAY } from '../../model/role';
-import { withEvents } from './judgePackage';
+import { withEvents } from './withEvents';
 import type { LedgerEvent } from '../../model/package';
 import { presentPackage } from './presentPackage';
 import type { World } from '../../model/world';

@@ -1,7 +1,7 @@
 import { HOUSEHOLD_MAY } from '../../model/role';
 import type { HistoryEvent } from '../../model/history';
 import { Refusal } from '../../model/refusal';
-import { withEvents } from './judgePackage';
+import { withEvents } from './withEvents';
 import type { LedgerEvent } from '../../model/package';
 import type { World } from '../../model/world';
 import type { OnPackage } from '../../model/command';

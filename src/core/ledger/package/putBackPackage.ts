@@ -6,7 +6,9 @@ import type { LedgerEvent, Package } from '../../model/package';
 import type { World } from '../../model/world';
 import { type OnPackage, type Placing } from '../../model/command';
 import { StaleVersion } from '../../model/stale';
-import { counterOf, withEvents } from './judgePackage';
+import { minutesBetween } from '../../keeping/counterMinutes';
+import { counterOf } from './judgePackage';
+import { withEvents } from './withEvents';
 import { moveTo } from './moveTo';
 import { packageCommand } from './packageCommand';
 
@@ -48,7 +50,12 @@ function putBackPackage(command: PuttingBack, world: World): LedgerEvent[] {
   if (zone === null) throw new Refusal('place', 'Where to? It had no place.');
   const [running] = counterOf(back, world);
   const clocked = running?.did === 'counter' ? running.minutes : 0;
-  const minutes = Math.max(command.minutes, clocked) + (found.gone?.stood ?? 0);
+  const { stood: before = 0, since } = found.gone ?? {};
+  // Lost on the counter, it stood there until it was found.
+  const minutes =
+    since === undefined
+      ? Math.max(command.minutes, clocked) + before
+      : Math.max(command.minutes, minutesBetween(since, world.at));
   const stay: HistoryEvent[] =
     minutes < 1
       ? []

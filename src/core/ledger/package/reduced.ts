@@ -1,6 +1,7 @@
 import { Refusal } from '../../model/refusal';
 import { sayAmount } from '../../units/sayAmount';
-import { counterOf, withEvents } from './judgePackage';
+import { counterOf } from './judgePackage';
+import { withEvents } from './withEvents';
 import type { DiscardReason, GoneHow, Package } from '../../model/package';
 import { partOpens, type Pieces } from './partOpens';
 import type { World } from '../../model/world';

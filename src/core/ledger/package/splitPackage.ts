@@ -4,7 +4,7 @@ import { happened } from '../../model/decision';
 import { Refusal } from '../../model/refusal';
 import { sharePrice } from '../../portions/sharePrice';
 import { sayAmount } from '../../units/sayAmount';
-import { withEvents } from './judgePackage';
+import { withEvents } from './withEvents';
 import type { LedgerEvent, Package } from '../../model/package';
 import type { World } from '../../model/world';
 import type { CommandKind, OnPackage } from '../../model/command';

@@ -1,4 +1,5 @@
 import type { HistoryEvent } from '../../model/history';
+import { preparedFood } from '../../foods/preparedFood';
 import { splitEvenly } from '../../portions/splitEvenly';
 import { Refusal } from '../../model/refusal';
 import { amountFault } from '../../units/readAmount';
@@ -67,7 +68,9 @@ function checkOut({ counterSince, zone }: IntakeLine, at: string): void {
 /** Stores one line: a lot and its packages. @throws Refusal */
 export function storeLine(line: IntakeLine, world: StoringWorld): { lot: Lot; events: LedgerEvent[] } {
   checkLine(line);
-  const food = world.food(line.food);
+  // What is cut, grated or cooked by its words is kept by that row, however it came in (L3b).
+  const told = world.food(line.food);
+  const food = preparedFood(told, line.called, (id) => world.food(id));
   const whole = line.history !== undefined;
   const history = lineHistory(line);
   const frozen = isFrozen(history);

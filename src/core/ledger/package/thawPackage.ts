@@ -1,7 +1,8 @@
 import { HOUSEHOLD_MAY } from '../../model/role';
 import type { HistoryEvent, ThawMethod } from '../../model/history';
 import { Refusal } from '../../model/refusal';
-import { coldOf, counterOf, withEvents } from './judgePackage';
+import { coldOf, counterOf } from './judgePackage';
+import { withEvents } from './withEvents';
 import type { LedgerEvent } from '../../model/package';
 import { presentPackage } from './presentPackage';
 import type { World } from '../../model/world';

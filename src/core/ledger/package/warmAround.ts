@@ -1,4 +1,5 @@
-import { warmthOf, withEvents } from './judgePackage';
+import { warmthOf } from './judgePackage';
+import { withEvents } from './withEvents';
 import type { LedgerEvent, Package, Zone } from '../../model/package';
 import type { World } from '../../model/world';
 

@@ -1,4 +1,5 @@
-import { later } from '../../calendar/calendarDate';
+import { daysBetween, later } from '../../calendar/calendarDate';
+import { sayPlainDate } from '../../calendar/sayDate';
 import { minutesBetween } from '../../keeping/counterMinutes';
 import type { HistoryEvent } from '../../model/history';
 import { Refusal } from '../../model/refusal';
@@ -40,6 +41,30 @@ function dated(image: Package, world: World): Package {
   }
 }
 
+/**
+ * What left on another day was nobody knows where since: that it never left is said twice, else it counts as out of the cold for all of
+ * that time (L4).
+ *
+ * @throws Refusal `meanwhile` or `never-left`
+ */
+function daysAway(before: Package, now: Package, world: World, meanwhile: Meanwhile): Stay[] {
+  const days = now.gone === null ? 0 : daysBetween(now.gone.on, world.today);
+  if (days < 1 || meanwhile === 'never' || !world.food(before.foodId).controlled) return [];
+  const name = `${before.called} ${before.code}`;
+  const left = sayPlainDate(now.gone?.on ?? world.today);
+  if (meanwhile === 'ask')
+    throw new Refusal(
+      'meanwhile',
+      `${name} left on ${left}: nobody knows where it was since. Did it never leave?`,
+    );
+  if (meanwhile === 'cold')
+    throw new Refusal(
+      'never-left',
+      `${name} left on ${left}, as it was told. Did it truly lie in the cold all the while?`,
+    );
+  return [{ did: 'counter', on: world.today, minutes: days * 24 * 60, soft: true }];
+}
+
 /** The temperatures its zone had meanwhile, each from the day it was read, and the one it has now. */
 function warmedMeanwhile(image: Package, world: World): Package {
   const zone = world.zone(image.zoneId ?? '');
@@ -64,14 +89,15 @@ function warmedMeanwhile(image: Package, world: World): Package {
 export function comeBack(before: Package, now: Package, world: World, meanwhile: Meanwhile): Package {
   const version = now.version + 1;
   if (before.gone) return { ...before, version };
-  const stays = staysSince(before, now, world);
+  const away = daysAway(before, now, world, meanwhile);
+  const stays = [...staysSince(before, now, world), ...away];
   const outBefore = before.counterSince !== null;
   if (meanwhile === 'ask') {
     const since =
       outBefore && now.zoneId !== null ? minutesBetween(before.counterSince ?? world.at, world.at) : 0;
     askIfItMatters(before, outBefore ? since : stays.reduce((sum, { minutes }) => sum + minutes, 0), world);
   }
-  const wrong = meanwhile === 'cold';
+  const wrong = meanwhile === 'cold' || meanwhile === 'never';
   // On the counter before: it stands there since then, or lay in the cold meanwhile and stands there again from now.
   const again = outBefore && wrong && now.zoneId !== null;
   const counted = again || (!outBefore && !wrong) ? stays : [];

@@ -10,6 +10,6 @@ export const undoCommandDoor = atDoor(undoCommandCommand, {
     .valid(...MEANWHILE)
     .default('out')
     .description(
-      'where a package was in between: “out” counts its minutes all the same, “cold” says the entry was wrong, “ask” refuses where it matters',
+      'where a package was in between: “out” counts its minutes all the same, “cold” says the entry was wrong, “never” says so a second time where it left on another day, “never” says so once more where it left on another day, “ask” refuses where it matters',
     ),
 });

@@ -1,12 +1,16 @@
 import { inOurUnits } from '@/services/household/inOurUnits';
 import type { Metadata } from 'next';
 import { readKitchenCheck } from '@/services/kitchen/kitchenCheck';
+import { orBusy } from '@/services/door/problem';
+import { BusyPage } from '@/ui/shell/BusyPage';
 import { CheckList } from '@/ui/kitchen/CheckList';
 
 export const metadata: Metadata = { title: 'Kitchen check' };
 
 export default async function CheckPage() {
-  const { findings, zones, packages } = await inOurUnits(await readKitchenCheck());
+  const read = await orBusy(readKitchenCheck());
+  if (read === null) return <BusyPage title="Kitchen check" here="/kitchen/check" />;
+  const { findings, zones, packages } = await inOurUnits(read);
   const looked = `${packages} packages in ${zones} zones were looked through`;
   return (
     <>

@@ -2,12 +2,16 @@ import { inOurUnits } from '@/services/household/inOurUnits';
 import type { Metadata } from 'next';
 import Link from 'next/link';
 import { readTidy } from '@/services/kitchen/kitchenCheck';
+import { orBusy } from '@/services/door/problem';
+import { BusyPage } from '@/ui/shell/BusyPage';
 import { TidyWalk } from '@/ui/kitchen/TidyWalk';
 
 export const metadata: Metadata = { title: 'Tidy' };
 
 export default async function TidyPage() {
-  const { stops, moves, gain } = await inOurUnits(await readTidy());
+  const read = await orBusy(readTidy());
+  if (read === null) return <BusyPage title="Tidy" here="/kitchen/tidy" />;
+  const { stops, moves, gain } = await inOurUnits(read);
   return (
     <>
       <h1 className="text-[1.6rem]">Tidy</h1>

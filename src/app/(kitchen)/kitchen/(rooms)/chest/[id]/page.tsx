@@ -2,13 +2,17 @@ import { inOurUnits } from '@/services/household/inOurUnits';
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { readChest } from '@/services/kitchen/chestPlan';
-import { orNotFound } from '@/services/door/problem';
+import { orBusy, orNotFound } from '@/services/door/problem';
+import { BusyPage } from '@/ui/shell/BusyPage';
 import { ChestBench } from '@/ui/kitchen/ChestBench';
 
 export const metadata: Metadata = { title: 'Chest plan' };
 
 export default async function ChestPage({ params }: { params: Promise<{ id: string }> }) {
-  const chest = await inOurUnits(await orNotFound(readChest((await params).id)));
+  const { id } = await params;
+  const read = await orBusy(orNotFound(readChest(id)).then((found) => ({ found })));
+  if (read === null) return <BusyPage title="Chest plan" here={`/kitchen/chest/${id}`} />;
+  const chest = await inOurUnits(read.found);
   if (!chest) notFound();
   return (
     <>
