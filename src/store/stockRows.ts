@@ -31,6 +31,7 @@ interface Row {
   condemned: number;
   counter_minutes: number | string | null;
   counter_since: string | null;
+  spoils: string | null;
   first_out: string;
   version: number;
   wrap: Wrap | null;
@@ -63,6 +64,7 @@ const toRow = (row: Row): StoredRow => ({
   condemned: row.condemned === 1,
   counterMinutes: Number(row.counter_minutes ?? 0),
   counterSince: row.counter_since,
+  ...(row.spoils === null ? {} : { spoils: true }),
   priceMinor: row.price === null ? null : Number(row.price),
   note: row.note ?? '',
   photo: row.photo,
@@ -119,6 +121,7 @@ export async function readRows(
             JSON_VALUE(image, '$.priceMinor') AS price,
             JSON_VALUE(image, '$.counterMinutes') AS counter_minutes,
             JSON_VALUE(image, '$.counterSince') AS counter_since,
+            JSON_VALUE(image, '$.spoils') AS spoils,
             JSON_VALUE(image, '$.note') AS note,
             JSON_VALUE(image, '$.photo') AS photo,
             JSON_VALUE(image, '$.keptFor.whose') AS whose,

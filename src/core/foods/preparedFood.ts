@@ -12,6 +12,10 @@ const wordsIn = (text: string): string[] => text.toLowerCase().match(/[\p{L}-]+/
 /** True when words say that it was made at home: it has no maker's days (K3b). */
 export const saysHomeMade = (text: string): boolean => wordsIn(text).some((word) => WORDS.homeMade.has(word));
 
+/** True when words say that it was sold over a counter, without a maker's pack (K3b). */
+export const saysLoose = (text: string): boolean =>
+  wordsIn(text).some((word) => prepared.loose.includes(word));
+
 type Knows = Pick<Food, 'id'> & Partial<Pick<Food, 'outageClass' | 'group' | 'readiness'>>;
 
 /** The row for produce that is cut, and for what is cooked of it, by what it is whole. */

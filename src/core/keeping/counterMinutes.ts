@@ -3,6 +3,9 @@ import type { PackageState } from '../model/history';
 /** Minutes a controlled food may stand out of the cold in all; above 32 °C each counts for two (public two-hour rule). */
 export const MOST_COUNTER_MINUTES = 120;
 
+/** No longer stay is counted than a week: whatever stands out so long is past saving. */
+export const MOST_STOOD_MINUTES = 10_080;
+
 /** Minutes that a hard-frozen package may be out each time before they count (K10). */
 export const FROZEN_GRACE_MINUTES = 15;
 

@@ -1,7 +1,8 @@
 import type { Food } from '../model/food';
-import { preparedFood, saysHomeMade } from '../foods/preparedFood';
+import { preparedFood, saysHomeMade, saysLoose } from '../foods/preparedFood';
 import { findFood, type FoodIndex, type NamedFood } from '../foods/findFood';
 import { isSoldFrozen } from '../foods/isSoldFrozen';
+import type { IntakeLine } from '../model/intakeLine';
 import { MAX_LINE_LENGTH } from '../model/limits';
 import { isUnit } from '../units/readAmount';
 import { sayAmount } from '../units/sayAmount';
@@ -131,7 +132,7 @@ function earliest(draft: QuickDraft): string {
 function freezeByPlace(draft: QuickDraft, food: NamedFood & Partial<Pick<Food, 'fridgeDaysMax'>>): void {
   const { line, vocabulary } = draft;
   const zone = vocabulary.zones.find(({ id }) => id === line.zone);
-  const start = draft.start ?? { did: 'bought' as const, on: earliest(draft) };
+  const start: IntakeLine['start'] = draft.start ?? { did: 'bought' as const, on: earliest(draft) };
   if (isSoldFrozen(food) && start.did !== 'cooked') {
     draft.start = { ...start, on: line.frozenOn ?? start.on, frozen: true };
     line.frozenOn = null;
@@ -228,7 +229,8 @@ const tooLong = (text: string): QuickReading => ({
  * back as faults with the stretch they stand at and what it may be.
  */
 export function parseQuickLine<
-  F extends NamedFood & Partial<Pick<Food, 'group' | 'fridgeDaysMax' | 'outageClass' | 'readiness'>>,
+  F extends NamedFood &
+    Partial<Pick<Food, 'group' | 'fridgeDaysMax' | 'homeDaysMax' | 'outageClass' | 'readiness'>>,
 >(text: string, vocabulary: QuickVocabulary<F>): QuickReading {
   if (text.length > MAX_LINE_LENGTH) return tooLong(text);
   const like = readLike(text, vocabulary);
@@ -318,6 +320,7 @@ export function parseQuickLine<
     did: homeMade ? ('cooked' as const) : ('bought' as const),
     on: earliest(draft),
   };
+  if (saysLoose(typed) && typeof food.homeDaysMax === 'number' && start.did === 'bought') start.loose = true;
   return {
     text,
     parts,

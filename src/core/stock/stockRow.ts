@@ -26,6 +26,8 @@ export interface StockRow {
   /** Minutes out of the cold before the present stay, and since when it stands there, ISO 8601 UTC. */
   counterMinutes: number;
   counterSince: string | null;
+  /** It spoils though its food does not. */
+  spoils?: boolean;
   /** Minor units; `null`: nobody told. */
   priceMinor: number | null;
   note: string;

@@ -123,6 +123,7 @@ export function toPackageView(found: Package, context: ViewContext): PackageView
   const food = foodOf(reference, found.foodId);
   const zone = kitchen.zones.find(({ id }) => id === found.zoneId);
   const governing = { date: found.governingDate, kind: found.governingKind };
+  const controlled = food.controlled || found.spoils === true;
   const left = counterMinutesLeft(found.counterMinutes, found.counterSince, at, found.state);
   const standing = keepingOn({ ...found, governing }, today);
   const answer = context.mayEat(asEdible(found));
@@ -140,10 +141,10 @@ export function toPackageView(found: Package, context: ViewContext): PackageView
     note: found.note,
     state: found.counterSince === null ? found.state : 'counter',
     opened: found.openedOn !== null,
-    controlled: food.controlled,
+    controlled,
     zone: zone ? toPlace(zone) : null,
     counter_since: found.counterSince,
-    minutes_left: food.controlled && found.counterSince !== null ? left : null,
+    minutes_left: controlled && found.counterSince !== null ? left : null,
     start_on: found.startOn,
     use_by: found.useBy,
     best_by: found.bestBy,

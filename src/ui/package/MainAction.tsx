@@ -1,5 +1,6 @@
 'use client';
 
+import Link from 'next/link';
 import type { PackageView } from '@/services/stock/packageView';
 import { useDoor } from '../door/useDoor';
 
@@ -10,7 +11,7 @@ type ActedOn = Pick<PackageView, 'id' | 'code' | 'version' | 'amount_words' | 'v
 };
 
 /** The one thing to do with a package from where it stands: take it; look at it when it is past its best; bin it
- * when it is not for eating. */
+ * when it is not for eating; decide it where a power cut asks. */
 export function MainAction({ view, count = 1 }: { view: ActedOn; count?: number }) {
   const { act, busy, showPackage } = useDoor();
   if (view.verdict === 'look-first' && view.governing.kind === 'best-by') {
@@ -25,6 +26,16 @@ export function MainAction({ view, count = 1 }: { view: ActedOn; count?: number 
       </button>
     );
   }
+  if (view.verdict === 'ask')
+    return (
+      <Link
+        className="button shrink-0 whitespace-nowrap"
+        href="/outage"
+        aria-label={`Decide ${view.food.name} at the outage desk`}
+      >
+        Outage desk
+      </Link>
+    );
   const bin = view.verdict === 'discard';
   const name = `${view.food.name} ${view.amount_words}${count > 1 ? ', one of ' + count : ''}`;
   return (

@@ -1,5 +1,6 @@
 'use client';
 
+import { mayOffer } from '@/core/keeping/mayEat';
 import { useState } from 'react';
 import type { PackageDetail } from '@/services/stock/package';
 import { useDoor } from '../door/useDoor';
@@ -42,12 +43,13 @@ export function PackageActions({ detail }: { detail: PackageDetail }) {
       {label}
     </button>
   );
+  const mayTake = mayOffer({ may: detail.verdict });
   return (
     <div className="space-y-3">
       <div className="flex flex-wrap gap-2">
-        {detail.verdict !== 'discard' &&
+        {mayTake &&
           button('Take all', () => run('package.take'), { main: detail.zone !== null, large: true })}
-        {detail.verdict !== 'discard' &&
+        {mayTake &&
           detail.amount > 1 &&
           button(
             'Half of it',
@@ -57,7 +59,7 @@ export function PackageActions({ detail }: { detail: PackageDetail }) {
                 : run('package.take', { amount: Math.round(detail.amount / 2) }),
             { large: true },
           )}
-        {detail.verdict !== 'discard' && button('Take part', () => ask('part'), { open: asking === 'part' })}
+        {mayTake && button('Take part', () => ask('part'), { open: asking === 'part' })}
         {!frozen && !detail.opened && button('Open', () => run('package.open'))}
         {button(detail.zone ? 'Move' : 'Put away', () => ask('put'), {
           main: !detail.zone,

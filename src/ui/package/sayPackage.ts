@@ -22,5 +22,6 @@ export function sayPackage(view: Said, count = 1): string {
     view.due_full,
     BAND_WORDS[view.band],
     ...(view.verdict === 'discard' ? ['not for eating'] : []),
+    ...(view.verdict === 'ask' ? ['to be decided at the outage desk'] : []),
   ].join(', ');
 }

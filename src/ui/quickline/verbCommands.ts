@@ -1,3 +1,4 @@
+import { mayOffer } from '@/core/keeping/mayEat';
 import { v4 as newUuid } from 'uuid';
 import type { AmountUnit } from '@/core/units/sayAmount';
 import type { NamedFood } from '@/core/foods/findFood';
@@ -31,10 +32,10 @@ export interface VerbPlan {
 }
 
 const FITS: Record<Exclude<Verb, 'undo'>, (view: PackageView) => boolean> = {
-  take: ({ verdict }) => verdict !== 'discard',
+  take: ({ verdict }) => mayOffer({ may: verdict }),
   open: ({ opened, state }) => !opened && state !== 'frozen',
   move: () => true,
-  freeze: ({ state, verdict }) => state !== 'frozen' && verdict !== 'discard',
+  freeze: ({ state, verdict }) => state !== 'frozen' && mayOffer({ may: verdict }),
   thaw: ({ state }) => state === 'frozen',
   bin: () => true,
   where: () => true,

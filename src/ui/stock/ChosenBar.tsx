@@ -1,5 +1,6 @@
 'use client';
 
+import { mayOffer } from '@/core/keeping/mayEat';
 import { useState } from 'react';
 import { DISCARD_REASONS, type DiscardReason } from '@/core/model/package';
 import type { PackageView } from '@/services/stock/packageView';
@@ -52,7 +53,7 @@ export function ChosenBar({
     >
       <div className="flex flex-wrap items-center gap-2">
         <b className="mr-auto font-heading">{chosen.length} chosen</b>
-        {chosen.every(({ verdict }) => verdict !== 'discard') &&
+        {chosen.every(({ verdict }) => mayOffer({ may: verdict })) &&
           button('Take them', () => all('package.take'))}
         {button('Labels', () => showLabels(chosen.map(({ code }) => code)))}
         <Choice

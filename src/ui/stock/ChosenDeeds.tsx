@@ -1,5 +1,6 @@
 'use client';
 
+import { mayOffer } from '@/core/keeping/mayEat';
 import { useState } from 'react';
 import { WRAPS } from '@/core/model/history';
 import type { PackageView } from '@/services/stock/packageView';
@@ -42,7 +43,7 @@ export function ChosenDeeds({
     ] as const;
   const frozen = chosen.every(({ state }) => state === 'frozen');
   const notFrozen = chosen.every(({ state }) => state !== 'frozen');
-  const may = chosen.every(({ verdict }) => verdict !== 'discard');
+  const may = chosen.every(({ verdict }) => mayOffer({ may: verdict }));
   return (
     <div className="mt-2 flex flex-wrap items-end gap-2 border-t border-tape-edge pt-2">
       {notFrozen && may && (

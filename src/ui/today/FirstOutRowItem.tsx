@@ -22,6 +22,7 @@ const BAR: Record<string, string> = {
 
 function note({ view, heads_up }: SeenRow): string {
   if (view.verdict === 'discard') return 'not for eating';
+  if (view.verdict === 'ask') return 'decide it at the outage desk';
   if (heads_up.answered_words !== '') return heads_up.answered_words;
   return view.band === 'past' ? 'look first' : '';
 }

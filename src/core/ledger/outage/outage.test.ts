@@ -346,9 +346,9 @@ describe('evidence has a time, and what is made of others has their hours (O10 t
     back();
     for (const [type, more] of [
       ['package.take', { amount: null }],
-      ['package.give', { amount: null, to: 'neighbour' }],
+      ['package.give', { amount: null }],
       ['package.freeze', { zone: 'chest-zone', wrap: 'zip-bag', form: null, blanched: true }],
-      ['package.answer', { what: 'eat-tonight', day: null }],
+      ['package.answer', { answer: 'eat-tonight', on: null }],
     ] as const)
       expect(() => told(type, { package: fridge, version: now(fridge).version, ...more }, 31)).toThrow(
         rule('O13'),

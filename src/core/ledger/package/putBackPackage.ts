@@ -6,7 +6,7 @@ import type { LedgerEvent, Package } from '../../model/package';
 import type { World } from '../../model/world';
 import { type OnPackage, type Placing } from '../../model/command';
 import { StaleVersion } from '../../model/stale';
-import { minutesBetween } from '../../keeping/counterMinutes';
+import { minutesBetween, MOST_STOOD_MINUTES } from '../../keeping/counterMinutes';
 import { counterOf } from './judgePackage';
 import { withEvents } from './withEvents';
 import { moveTo } from './moveTo';
@@ -55,7 +55,7 @@ function putBackPackage(command: PuttingBack, world: World): LedgerEvent[] {
   const minutes =
     since === undefined
       ? Math.max(command.minutes, clocked) + before
-      : Math.max(command.minutes, minutesBetween(since, world.at));
+      : Math.min(MOST_STOOD_MINUTES, Math.max(command.minutes, minutesBetween(since, world.at)));
   const stay: HistoryEvent[] =
     minutes < 1
       ? []

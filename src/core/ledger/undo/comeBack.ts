@@ -1,6 +1,6 @@
 import { daysBetween, later } from '../../calendar/calendarDate';
 import { sayPlainDate } from '../../calendar/sayDate';
-import { minutesBetween } from '../../keeping/counterMinutes';
+import { minutesBetween, MOST_STOOD_MINUTES } from '../../keeping/counterMinutes';
 import type { HistoryEvent } from '../../model/history';
 import { Refusal } from '../../model/refusal';
 import { counterOf, judgePackage, warmthOf } from '../package/judgePackage';
@@ -62,7 +62,9 @@ function daysAway(before: Package, now: Package, world: World, meanwhile: Meanwh
       'never-left',
       `${name} left on ${left}, as it was told. Did it truly lie in the cold all the while?`,
     );
-  return [{ did: 'counter', on: world.today, minutes: days * 24 * 60, soft: true }];
+  return [
+    { did: 'counter', on: world.today, minutes: Math.min(MOST_STOOD_MINUTES, days * 24 * 60), soft: true },
+  ];
 }
 
 /** The temperatures its zone had meanwhile, each from the day it was read, and the one it has now. */

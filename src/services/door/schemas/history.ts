@@ -8,7 +8,7 @@ const MOST_EVENTS = 200;
 const celsius = Joi.number().min(-40).max(30).description('°C of the zone it went into');
 const minutes = Joi.number().integer().min(0).max(10_080).required().description('out of the cold');
 const date = dateSchema.required();
-const start = { frozen: Joi.boolean(), c: celsius, about: plainText(200) };
+const start = { frozen: Joi.boolean(), loose: Joi.boolean(), c: celsius, about: plainText(200) };
 
 /** What each event tells besides its day. */
 const TELLS: Record<HistoryEvent['did'], Joi.PartialSchemaMap> = {
@@ -38,8 +38,12 @@ const TELLS: Record<HistoryEvent['did'], Joi.PartialSchemaMap> = {
     minutes,
     days: Joi.number().integer().min(0).max(10_000).required().allow(null),
     anew: Joi.boolean(),
+    controlled: Joi.boolean(),
+    thawed: Joi.string().valid(...THAW_METHODS),
+    thawDays: Joi.number().integer().min(0).max(1000),
+    ends: dateSchema,
   },
-  warmed: { limit: date, ends: Joi.boolean() },
+  warmed: { limit: date, ends: Joi.boolean(), out: Joi.boolean() },
   softened: { back: date, days: Joi.number().min(0).max(1000).required() },
   washed: { dried: Joi.boolean().required() },
 };

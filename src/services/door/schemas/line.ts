@@ -13,6 +13,9 @@ export const startSchema = Joi.object({
     .required(),
   on: dateSchema.required(),
   frozen: Joi.boolean().description('it came in hard frozen, from a freezer'),
+  loose: Joi.boolean().description(
+    'sold over a counter, without a maker’s pack: it keeps as the home-made does',
+  ),
   about: plainText(200).description('how an age was remembered, and what it was taken for'),
 });
 
