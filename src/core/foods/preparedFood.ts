@@ -7,6 +7,9 @@ const WORDS: Readonly<Record<'cut' | 'cooked' | 'homeMade', ReadonlySet<string>>
   homeMade: new Set(prepared.homeMade),
 };
 
+/** True for a word that makes another food of what it stands beside. */
+export const isPreparedWord = (word: string): boolean => WORDS.cut.has(word) || WORDS.cooked.has(word);
+
 const wordsIn = (text: string): string[] => text.toLowerCase().match(/[\p{L}-]+/gu) ?? [];
 
 /** True when words say that it was made at home: it has no maker's days (K3b). */

@@ -1,6 +1,7 @@
-import { addDays, type CalendarDate } from '../calendar/calendarDate';
+import { addDays, type CalendarDate, daysBetween } from '../calendar/calendarDate';
 import { monthsBefore } from '../calendar/monthsBefore';
 import { sayPlainDate } from '../calendar/sayDate';
+import { lastSpan } from './dateWords';
 import { NUMBER_WORDS } from './quickWords';
 
 /** Since when something has been there, as far as anybody remembers: the earliest day the words can mean. */
@@ -38,14 +39,26 @@ const COUNT: Readonly<Record<string, number>> = {
   several: 8,
 };
 const SPAN =
-  /^(\d+|a couple of|couple of|a few|few|half a|an?|one|two|three|four|five|six|several)\s*(?:or\s+\w+\s+)?(d|days?|w|wks?|weeks?|m|mths?|months?|y|yrs?|years?)\b(?:\s+(?:old|ago|or so))*/i;
+  /^(\d+|a couple of|couple of|a few|few|half a|an?|one|two|three|four|five|six|several)\s*(?:(?:or|to|-|–)\s*(\w+)\s+)?(d|days?|w|wks?|weeks?|m|mths?|months?|y|yrs?|years?)\b(?:\s+(?:old|ago|or so))*/i;
 
-/** The last such day, this year's or the one before. */
-function lastTime(today: CalendarDate, monthDay: string): CalendarDate {
+/** A season lasts three months; of a feast one still speaks as of this one for a month. */
+const SEASON_DAYS = 92;
+
+/** The last such day, this year's or the one before; said to be the last one, it is never this one. */
+function lastTime(today: CalendarDate, monthDay: string, saidLast: boolean): CalendarDate {
   const year = Number(today.slice(0, 4));
   const here = `${year}-${monthDay}`;
-  return here <= today ? here : `${year - 1}-${monthDay}`;
+  const latest = here <= today ? here : `${year - 1}-${monthDay}`;
+  const isThis = latest.startsWith(`${year}-`) || daysBetween(latest, today) < SEASON_DAYS;
+  return saidLast && isThis ? `${Number(latest.slice(0, 4)) - 1}-${monthDay}` : latest;
 }
+
+/** A number in figures or words; `null`: it is none. */
+const countOf = (said: string | undefined): number | null => {
+  if (said === undefined) return null;
+  const count = COUNT[said.toLowerCase()] ?? Number(said);
+  return Number.isFinite(count) ? count : null;
+};
 
 function spanBack(today: CalendarDate, count: number, unit: string): CalendarDate {
   const first = unit.charAt(0).toLowerCase();
@@ -75,17 +88,23 @@ export function aboutAge(rest: string, today: CalendarDate): AboutAge | null {
   }
   const lead = LEAD.exec(rest)?.[0].length ?? 0;
   const body = rest.slice(lead);
+  const saidLast = /\blast\s+$/i.test(rest.slice(0, lead));
+  const whole = saidLast ? lastSpan(`last ${body}`, today) : null;
   const span = SPAN.exec(body);
   const named = REMEMBERED.find(([said]) => said.test(body));
   const found = span ?? named?.[0].exec(body);
-  if (!found) return null;
-  const on = span
-    ? spanBack(today, COUNT[span[1]?.toLowerCase() ?? ''] ?? Number(span[1]), span[2] ?? 'd')
-    : lastTime(today, named?.[1] ?? '01-01');
-  const words = rest.slice(blank, lead + found[0].length).trim();
+  if (!found && !whole) return null;
+  // "2 or 3 months" is three.
+  const on = whole
+    ? whole.date
+    : span
+      ? spanBack(today, Math.max(countOf(span[1]) ?? 1, countOf(span[2]) ?? 0), span[3] ?? 'd')
+      : lastTime(today, named?.[1] ?? '01-01', saidLast);
+  const length = whole ? whole.length - 'last '.length : (found?.[0].length ?? 0);
+  const words = rest.slice(blank, lead + length).trim();
   return {
     on,
-    length: lead + found[0].length,
+    length: lead + length,
     says: `“${words}” counts from the earliest day it can be, ${sayPlainDate(on)}.`,
   };
 }

@@ -1,3 +1,4 @@
+import { aboutAge } from './aboutAge';
 import { dateWords } from './dateWords';
 
 const TODAY = '2026-11-25'; // a Wednesday
@@ -16,6 +17,9 @@ describe('a day that has been', () => {
     ['the 5th of november', '2026-11-05'],
     ['2026-11-03', '2026-11-03'],
     ['12.11.26', '2026-11-12'],
+    ['last week', '2026-11-15'],
+    ['last month', '2026-10-01'],
+    ['last year', '2025-01-01'],
   ])('“%s” is %s', (text, date) => {
     expect(dateWords(` ${text}`, TODAY, 'past')).toMatchObject({ date });
   });
@@ -33,6 +37,30 @@ describe('a day to come', () => {
     ['29 feb 2028', '2028-02-29'],
   ])('“%s” is %s', (text, date) => {
     expect(dateWords(text, TODAY, 'ahead')).toMatchObject({ date });
+  });
+});
+
+it('reads figures by the household’s order, and the earlier where both can be', () => {
+  expect(dateWords('12/25', TODAY, 'ahead', 'mdy')).toMatchObject({ date: '2026-12-25' });
+  expect(dateWords('03/27', TODAY, 'ahead', 'mdy')).toMatchObject({ date: '2027-03-01' });
+  expect(dateWords('03/27', TODAY, 'ahead', 'dmy')).toMatchObject({ date: '2027-03-01' });
+  expect(dateWords('29 feb', '2027-03-10', 'past')).toMatchObject({ missing: true });
+});
+
+describe('an age that somebody remembers is the earliest day it can mean', () => {
+  it.each([
+    ['last winter', '2026-11-25', '2025-12-01'],
+    ['last winter', '2027-01-10', '2025-12-01'],
+    ['last summer', '2026-11-25', '2025-06-01'],
+    ['summer', '2026-11-25', '2026-06-01'],
+    ['2 or 3 months', '2026-11-25', '2026-08-25'],
+    ['two to three weeks', '2026-11-25', '2026-11-04'],
+    ['last week', '2026-11-25', '2026-11-15'],
+    ['last year', '2026-11-25', '2025-01-01'],
+    ['last christmas', '2026-12-27', '2025-12-24'],
+    ['christmas', '2026-12-27', '2026-12-24'],
+  ])('“%s” on %s is %s', (text, today, on) => {
+    expect(aboutAge(text, today)).toMatchObject({ on, length: text.length });
   });
 });
 

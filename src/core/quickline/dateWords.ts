@@ -1,4 +1,5 @@
 import { GB } from 'chrono-node/en';
+import { monthsBefore } from '../calendar/monthsBefore';
 import { addDays, type CalendarDate, daysBetween, isCalendarDate } from '../calendar/calendarDate';
 import { isUnit } from '../units/readAmount';
 
@@ -33,17 +34,40 @@ const WEEKDAYS: readonly (readonly [RegExp, string])[] = [
   [/\bthur\b/i, 'thu'],
 ];
 const LAST_NIGHT = /^(last night|this morning|this evening|tonight|just now|the day before yesterday)\b/i;
+const LAST_SPAN = /^last\s+(week|month|year)\b/i;
 const FORTNIGHT = /^(?:a|one)\s+fortnight\s+ago\b/i;
 const LEAD = /^\s*(?:(?:on|the|from|by|since)\s+)?/i;
 
 const twoDigits = (value: number | string): string => String(value).padStart(2, '0');
 
-/** Of the same day in the years around today the nearest one that exists. */
+/** Farther than this from today a day without a year is no near one: it is asked about ("29 feb" in a common year). */
+const NEAR_DAYS = 200;
+
+/**
+ * "last week", "last month", "last year": the earliest day of them, whether a week begins on a Sunday or on a Monday.
+ *
+ * @returns `null` when the text begins otherwise
+ */
+export function lastSpan(body: string, today: CalendarDate): { date: CalendarDate; length: number } | null {
+  const found = LAST_SPAN.exec(body);
+  if (!found) return null;
+  const sinceSunday = new Date(`${today}T12:00:00Z`).getUTCDay();
+  const month = monthsBefore(`${today.slice(0, 8)}01`, 1);
+  const date = {
+    week: addDays(today, -7 - Math.max(sinceSunday, (sinceSunday + 6) % 7)),
+    month,
+    year: `${Number(today.slice(0, 4)) - 1}-01-01`,
+  }[found[1]?.toLowerCase() as 'week' | 'month' | 'year'];
+  return { date, length: found[0].length };
+}
+
+/** Of the same day in the years around today the nearest one that exists; `null`: there is none near. */
 function nearestYear(today: CalendarDate, monthDay: string): CalendarDate | null {
   const year = Number(today.slice(0, 4));
   const dates = [year - 1, year, year + 1].map((one) => `${one}-${monthDay}`).filter(isCalendarDate);
   const away = (date: CalendarDate): number => Math.abs(daysBetween(today, date));
-  return dates.sort((a, b) => away(a) - away(b))[0] ?? null;
+  const [nearest] = dates.sort((a, b) => away(a) - away(b));
+  return nearest !== undefined && away(nearest) <= NEAR_DAYS ? nearest : null;
 }
 
 /** The day of these figures; without a year the nearest one. */
@@ -88,11 +112,21 @@ function figureDate(body: string, today: CalendarDate, way: DateWay, order: Date
   if (after !== undefined && isUnit(after)) return null;
   const monthFirst = order === 'mdy' && mark !== '.';
   const [day, month] = monthFirst ? [second, first] : [first, second];
+  if (monthFirst && year === undefined) {
+    // "03/27" where the month goes first: that day, or that month of that year where it is to come; the earlier is never too late.
+    const asDay = dayOf(today, day, month, year);
+    const asMonth =
+      mark === '/' && Number(second) >= 20 && Number(month) <= 12
+        ? monthOf(today, Number(month), second, way)
+        : null;
+    const both = asMonth !== null && asMonth.slice(0, 7) >= today.slice(0, 7);
+    if (both && (asDay === null || asMonth < asDay)) return told(asMonth, whole.length);
+    if (Number(month) > 12) return told(asDay, whole.length);
+  }
   if (Number(month) <= 12 || year !== undefined) {
     const swapped = Number(month) > 12 && Number(day) <= 12;
     return told(swapped ? dayOf(today, month, day, year) : dayOf(today, day, month, year), whole.length);
   }
-  if (monthFirst) return told(dayOf(today, month, day, year), whole.length);
   // "03/27" where the day goes first: a month and a year, or the day behind the month; the earlier of the two is never too late.
   const isMonth = mark === '/' && Number(first) <= 12 && Number(first) >= 1;
   if (!isMonth) return told(null, whole.length);
@@ -128,6 +162,8 @@ function nearDate(body: string, today: CalendarDate): ReadDate {
     const back = word === 'last night' ? 1 : word === 'the day before yesterday' ? 2 : 0;
     return { date: addDays(today, -back), length: near[0].length };
   }
+  const last = lastSpan(body, today);
+  if (last) return last;
   const fortnight = FORTNIGHT.exec(body);
   return fortnight && { date: addDays(today, -14), length: fortnight[0].length };
 }

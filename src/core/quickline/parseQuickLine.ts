@@ -1,5 +1,5 @@
 import type { Food } from '../model/food';
-import { preparedFood, saysHomeMade, saysLoose } from '../foods/preparedFood';
+import { isPreparedWord, preparedFood, saysHomeMade, saysLoose } from '../foods/preparedFood';
 import { findFood, type FoodIndex, type NamedFood } from '../foods/findFood';
 import { isSoldFrozen } from '../foods/isSoldFrozen';
 import type { IntakeLine } from '../model/intakeLine';
@@ -195,6 +195,22 @@ function sayCalled(typed: string): string {
   return typed.charAt(0).toUpperCase() + typed.slice(1);
 }
 
+/** The words of a line that may say how its food was prepared; half of a measure ("half a kilo") halves no food. */
+function sayPrepared(tokens: readonly QuickToken[], stretch: { from: number; to: number } | null): string {
+  const measured = (at: number): boolean => {
+    const next = tokens[at + 1]?.lower ?? '';
+    const word = ['a', 'an', 'the'].includes(next) ? (tokens[at + 2]?.lower ?? '') : next;
+    return isUnit(word) || word === 'dozen' || Object.hasOwn(VESSEL_WORDS, word);
+  };
+  return tokens
+    .filter(({ kind, lower }, at) => {
+      const named = stretch !== null && at >= stretch.from && at < stretch.to;
+      return kind === 'word' && (named || (isPreparedWord(lower) && !(lower === 'half' && measured(at))));
+    })
+    .map(({ lower }) => lower)
+    .join(' ');
+}
+
 /** "frozen prawns": said before its name, it came in frozen. */
 function boughtFrozen(draft: QuickDraft, from: number): boolean {
   return draft.tokens[from - 1]?.lower === 'frozen' && draft.line.frozenOn === draft.vocabulary.today;
@@ -279,7 +295,7 @@ export function parseQuickLine<
       };
       draft.part('food', firstOf, lastOf.to, `${ownFood.name}, a food of your own, kept like ${food.name}`);
     } else if ('guessed' in read) {
-      food = preparedFood(read.food, [typed, ...said].join(' '), (id) => vocabulary.foods.byId.get(id));
+      food = preparedFood(read.food, sayPrepared(tokens, stretch), (id) => vocabulary.foods.byId.get(id));
       const says = read.guessed ? `${food.name} (from “${typed}”)` : food.name;
       draft.part('food', firstOf, lastOf.to, says, read.guessed);
     } else {
