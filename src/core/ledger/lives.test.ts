@@ -202,6 +202,25 @@ describe('late, lost, undone and corrected', () => {
     expect([late.openedOn, (late.useBy ?? '') <= DAY(25)]).toEqual([DAY(21), true]);
   });
 
+  it('an older reading told late lets the later one hold, and may only shorten', () => {
+    const { put, now, store, measure } = house();
+    const ham = put('ham-sliced', {}, 20);
+    measure('shelf', 4, 24);
+    const before = now(ham).useBy ?? '';
+    const late = (celsius: number): void => {
+      store.now = noon(25);
+      store.run(
+        { id: `late ${celsius}`, type: 'zone.measure', zone: 'shelf', celsius, sure: true },
+        noon(21),
+      );
+    };
+    late(2);
+    expect(now(ham).useBy).toBe(before);
+    late(9);
+    expect((now(ham).useBy ?? '') < before).toBe(true);
+    expect(store.measured.get('shelf')?.celsius).toBe(4);
+  });
+
   it('lost on the counter it stood there until it was found', () => {
     const { put, on } = house();
     const ham = put('ham-sliced', { zone: null });

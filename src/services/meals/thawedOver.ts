@@ -1,5 +1,6 @@
 import { addDays } from '@/core/calendar/calendarDate';
 import { sayDueDate } from '@/core/calendar/sayDate';
+import { asEdible, mayOffer } from '@/core/keeping/mayEat';
 import { promisesOf } from '@/core/firstout/promised';
 import { type Route, routesFor } from '@/core/meals/routesFor';
 import type { Package } from '@/core/model/package';
@@ -34,7 +35,7 @@ const isThawed = ({ state, history, gone }: Package): boolean =>
 
 /** What was moved down for a meal that was skipped or went by, and that no other meal takes. */
 export async function readThawedOver(
-  { household, reference, today, at }: HouseholdContext,
+  { household, reference, today, at, mayEat }: HouseholdContext,
   planned: PlannedMeals,
 ): Promise<ThawedOver[]> {
   const since = addDays(today, -LOOK_BACK_DAYS);
@@ -52,7 +53,9 @@ export async function readThawedOver(
     .filter((one) => {
       const meal = of.get(one.id);
       // Its own meal of today still holds it, until somebody says what came of it.
-      return isThawed(one) && promisesOf(one, today).every((promise) => promise.meal === meal?.id);
+      // What is past its short clock is thrown out, and offered to nobody.
+      if (!isThawed(one) || !mayOffer(mayEat(asEdible(one)))) return false;
+      return promisesOf(one, today).every((promise) => promise.meal === meal?.id);
     })
     .map((one) => ({
       ...{ package: one.id, code: one.code, version: one.version, called: one.called },

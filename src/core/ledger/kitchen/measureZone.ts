@@ -1,10 +1,12 @@
 import { HOUSEHOLD_MAY } from '../../model/role';
 import { HARD_FROZEN_C } from '../../model/limits';
 import { warmAround } from '../package/warmAround';
-import type { Decision } from '../../model/decision';
+import { sayPlainDate } from '../../calendar/sayDate';
+import { withEvents } from '../package/withEvents';
+import { type Decision, happened } from '../../model/decision';
 import { Refusal } from '../../model/refusal';
-import type { Zone } from '../../model/package';
-import type { Setting } from '../../model/setting';
+import type { LedgerEvent, Zone } from '../../model/package';
+import type { Measured, Setting } from '../../model/setting';
 import { withSetting } from '../settings/withSetting';
 import type { World } from '../../model/world';
 import type { CommandKind } from '../../model/command';
@@ -29,6 +31,23 @@ function refuseOdd({ name, cold }: Zone, celsius: number): void {
 }
 
 /**
+ * An older reading that is told late: the later one holds, and where the older was warmer it may only shorten (K9). It was as warm as that
+ * from its day until the later one was read.
+ */
+function toldLate(celsius: number, later: Measured, zone: Zone, world: World): LedgerEvent[] {
+  const [from, until] = [world.dayOf(world.at), world.dayOf(later.at)];
+  return world.loaded().flatMap((before): LedgerEvent[] => {
+    const began = before.history[0]?.on ?? before.startOn;
+    if (before.zoneId !== zone.id || celsius <= before.celsius || began > from) return [];
+    const warm = withEvents(before, [{ did: 'moved', on: from, c: celsius }], world);
+    const after = withEvents(warm, [{ did: 'moved', on: until, c: before.celsius }], world);
+    if (after.governingDate >= before.governingDate) return [];
+    const says = `${zone.name} was at ${sayCelsius(celsius)} on ${sayPlainDate(from)}; ${before.called} ${before.code} is dated by that.`;
+    return [{ type: 'package.redated', before, after: { ...after, version: before.version + 1 }, says }];
+  });
+}
+
+/**
  * What a thermometer read in a zone, °C; it wins over what was assumed, and dates what lies there (K9).
  *
  * @param command.sure the cook looked twice: an odd reading is taken too
@@ -38,6 +57,7 @@ function measureZone(command: { zone: string; celsius: number; sure?: boolean },
   const zone = world.zone(command.zone);
   if (!command.sure) refuseOdd(zone, command.celsius);
   const before = world.measured(zone.id);
+  if (before && before.at > world.at) return happened(toldLate(command.celsius, before, zone, world));
   const setting: Setting = {
     kind: 'measured',
     subject: zone.id,

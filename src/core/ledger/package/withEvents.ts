@@ -6,7 +6,14 @@ import { doubtHistory } from './doubtHistory';
 import { judgePackage, type JudgingWorld } from './judgePackage';
 
 /** What happens once, at a time of its own: told late, it stands where it happened. */
-const LATE: ReadonlySet<string> = new Set(['opened', 'found-turning', 'found-bad', 'washed', 'counter']);
+const LATE: ReadonlySet<string> = new Set([
+  'opened',
+  'found-turning',
+  'found-bad',
+  'washed',
+  'counter',
+  'moved',
+]);
 
 /** A history with an event where it happened, after all of the same day. */
 function inserted(history: readonly HistoryEvent[], event: HistoryEvent): HistoryEvent[] {
