@@ -58,6 +58,7 @@ export interface PackageView {
   verdict: Eatable;
   /** Why it is not simply eaten; empty: it is. */
   why: string;
+  rule: string;
   /** "tonight", "Thu", "4 Dec". */
   due_words: string;
   due_full: string;
@@ -153,6 +154,7 @@ export function toPackageView(found: Package, context: ViewContext): PackageView
     band: standing.band,
     verdict: answer.may,
     why: answer.says,
+    rule: answer.rule,
     due_words: standing.band === 'past' ? 'past' : sayDueDate(found.governingDate, today),
     due_full: `${found.governingKind === 'use-by' ? 'use by' : 'best by'} ${sayFullDate(found.governingDate)}`,
     left_words: sayDaysLeft(standing.daysLeft),

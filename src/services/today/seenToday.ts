@@ -14,6 +14,7 @@ export type SeenPackage = Pick<
   | 'amount_words'
   | 'band'
   | 'verdict'
+  | 'rule'
   | 'due_words'
   | 'due_full'
   | 'left_words'
@@ -81,12 +82,37 @@ export interface SeenToday extends Pick<
 const hundredths = (share: number): number => Math.round(share * 100) / 100;
 
 function seenRow({ view, ...row }: FirstOutRow): SeenRow {
-  const { id, code, version, amount_words, band, verdict, due_words, due_full, left_words, story, zone } =
-    view;
+  const {
+    id,
+    code,
+    version,
+    amount_words,
+    band,
+    verdict,
+    rule,
+    due_words,
+    due_full,
+    left_words,
+    story,
+    zone,
+  } = view;
   return {
     ...row,
     view: {
-      ...{ id, code, version, amount_words, band, verdict, due_words, due_full, left_words, story, zone },
+      ...{
+        id,
+        code,
+        version,
+        amount_words,
+        band,
+        verdict,
+        rule,
+        due_words,
+        due_full,
+        left_words,
+        story,
+        zone,
+      },
       spent: hundredths(view.spent),
       food: { name: view.food.name },
       governing: { kind: view.governing.kind },

@@ -1,6 +1,9 @@
 import { addDays } from '@/core/calendar/calendarDate';
 import { sayFullDate } from '@/core/calendar/sayDate';
 import { sql } from '@/store/database';
+import { asEdible } from '@/core/keeping/mayEat';
+import type { Package } from '@/core/model/package';
+import { readStockRows } from '../stock/stockRows';
 import { countToday, type NearCounts } from '@/store/today';
 import { type HouseholdContext, minuteOf, readCounter, viewContext } from '../household/context';
 import { keptSince } from '../household/kept';
@@ -51,12 +54,16 @@ export interface TodayView {
 const YEAR_DAYS = 365;
 const SOON_DAYS = 3;
 
-function summaryOf({ discard, look, tonight, soon, thawing }: NearCounts): string {
+/** What presses, by what may be done with it; `ask`: a power cut is not decided. */
+type Pressing = Pick<NearCounts, 'discard' | 'look' | 'tonight' | 'soon' | 'thawing'> & { ask: number };
+
+function summaryOf({ discard, look, tonight, soon, thawing, ask }: Pressing): string {
   const parts = [
     tonight > 0 ? `${tonight} to eat tonight` : '',
     soon > 0 ? `${soon} in the next three days` : '',
     look > 0 ? `${look} to look at first` : '',
     discard > 0 ? `${discard} to throw out` : '',
+    ask > 0 ? `${ask} to decide at the outage desk` : '',
     thawing > 0 ? `${thawing} thawing` : '',
   ].filter((part) => part !== '');
   return parts.length === 0 ? 'Nothing presses. The oldest stands first all the same.' : parts.join(' · ');
@@ -70,6 +77,32 @@ function readCounts(
 ): Promise<NearCounts> {
   const days = { today, soonUntil: addDays(today, SOON_DAYS), since: addDays(today, -YEAR_DAYS) };
   return countToday(sql(), householdId, { ...days, zoneIds });
+}
+
+/**
+ * What presses as it may be eaten now. The tally knows dates only: where a power cut is open, or something has stood out for too long, each
+ * package is asked.
+ */
+async function pressingNow(
+  context: HouseholdContext,
+  near: NearCounts,
+  zoneIds: readonly string[] | null,
+  onCounter: readonly Package[],
+): Promise<Pressing> {
+  const { household, today, mayEat } = context;
+  const over = onCounter.some((found) => !found.condemned && mayEat(asEdible(found)).may === 'discard');
+  if (!household.openCut && !over) return { ...near, ask: 0 };
+  const counts = { discard: 0, look: 0, tonight: 0, soon: 0, ask: 0, thawing: near.thawing };
+  const soonUntil = addDays(today, SOON_DAYS);
+  for (const row of await readStockRows(household, today)) {
+    if (zoneIds !== null && !zoneIds.includes(row.zoneId ?? '')) continue;
+    const { may } = mayEat(row);
+    if (may === 'discard' || may === 'ask') counts[may] += 1;
+    else if (may === 'look-first') counts.look += 1;
+    else if (row.governingDate === today) counts.tonight += 1;
+    else if (row.state !== 'frozen' && row.governingDate <= soonUntil) counts.soon += 1;
+  }
+  return counts;
 }
 
 /** What passed its date without an answer in the last 12 months. */
@@ -114,7 +147,7 @@ async function workOut(context: HouseholdContext, scope: ScopeView): Promise<Tod
     household: household.name,
     today,
     today_words: sayFullDate(today),
-    summary: summaryOf(near),
+    summary: summaryOf(await pressingNow(context, near, zoneIds, onCounter)),
     scope: scope.key,
     scopes: scopesOf(context).map(({ key, name }) => ({ key, name })),
     first_out: asking.rows,

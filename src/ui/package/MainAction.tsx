@@ -5,7 +5,7 @@ import type { PackageView } from '@/services/stock/packageView';
 import { useDoor } from '../door/useDoor';
 
 /** What the main action needs to know of a package. */
-type ActedOn = Pick<PackageView, 'id' | 'code' | 'version' | 'amount_words' | 'verdict'> & {
+type ActedOn = Pick<PackageView, 'id' | 'code' | 'version' | 'amount_words' | 'verdict' | 'rule'> & {
   food: Pick<PackageView['food'], 'name'>;
   governing: Pick<PackageView['governing'], 'kind'>;
 };
@@ -51,7 +51,7 @@ export function MainAction({ view, count = 1 }: { view: ActedOn; count?: number 
           type: bin ? 'package.discard' : 'package.take',
           package: view.id,
           version: view.version,
-          ...(bin ? { reason: 'past-date' } : {}),
+          ...(bin ? { reason: view.rule === 'O13' ? 'power-cut' : 'past-date' } : {}),
         })
       }
     >
