@@ -17,7 +17,3 @@ export function asControlled<F extends Pick<Food, 'controlled' | 'counterDaysMax
   const { warmHours: _hours, ...others } = food;
   return { ...(others as F), controlled: true, counterDaysMax: null };
 }
-
-/** A food as it is once its package is open. */
-export const openedFood = (food: Food, opened: boolean): Food =>
-  opened && isWholeProduce(food) ? asControlled(food) : food;

@@ -1,7 +1,8 @@
 import fc from 'fast-check';
+import { classes } from '../../../tests/fixtures/reference';
 import type { Cut, Reading } from '../model/cut';
 import { type LogDay, logSubject } from '../model/thermometer';
-import { logReadings } from './logReadings';
+import { logReadings, THRESHOLDS_C } from './logReadings';
 import { rightClock } from './rightClock';
 import { warmSpell } from './warmSpell';
 
@@ -95,4 +96,9 @@ describe('what of a log bears on a cut', () => {
     expect(read(cut(130, null)).map((one) => one.at)).toContain(at(warm / 60));
     expect(read(cut(130, null), at(300)).every((one) => one.at <= at(300))).toBe(true);
   });
+});
+
+it('the thinning of a log knows every threshold of the table', () => {
+  const told = [...classes.values()].flatMap(({ fridgeThresholdC }) => fridgeThresholdC ?? []);
+  expect([...new Set(told)].filter((limit) => !THRESHOLDS_C.some((one) => one === limit))).toEqual([]);
 });

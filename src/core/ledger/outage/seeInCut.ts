@@ -17,7 +17,7 @@ interface Told {
   to?: string | null;
 }
 
-export const seenKey = (cut: string, packageId: string): string => `${cut}/${packageId}`;
+const seenKey = (cut: string, packageId: string): string => `${cut}/${packageId}`;
 
 function moved({ to }: Told, before: CutSeen | null, cut: Cut, world: World): CutSeen['movedTo'] {
   if (to === undefined) return before?.movedTo ?? null;
