@@ -35,6 +35,7 @@ export function drawCut(chance: Chance): DrawnCut {
     classId: chance.of(IDS),
     lasts: chance.may(0.3),
     cut: {
+      ...(chance.may(0.3) ? { telltaleAt: minutes(chance.next() * hours) } : {}),
       kind,
       hours,
       fill: chance.whole(0, 10) / 10,
@@ -48,6 +49,7 @@ export function drawCut(chance: Chance): DrawnCut {
     },
     seen: {
       spoiled: chance.may(0.03),
+      ...(chance.may(0.3) ? { at: minutes(chance.next() * hours) } : {}),
       cannotCheck: chance.may(0.2),
       ...(chance.may(0.25) ? { ice: chance.may(0.5) } : {}),
       ...(chance.may(0.25) ? { measured: chance.whole(-10, 20) / 2 + 0.4 } : {}),
@@ -66,13 +68,15 @@ export function firstVerdict({ classId, cut, seen, lasts }: DrawnCut): string {
     doors: cut.doors,
     readings: cut.readings.map(({ h, c }) => ({ at: at(h), c })),
     telltale: cut.telltale as CutAppliance['telltale'],
+    ...(cut.telltaleAt === undefined ? {} : { telltaleAt: at(cut.telltaleAt) }),
   };
   const looked: Seen = {
     ...(seen.ice === undefined ? {} : { iceCrystals: seen.ice }),
     ...(seen.measured === undefined ? {} : { measuredC: seen.measured }),
     ...(seen.spoiled ? { slime: true } : {}),
   };
-  const item: CutItem & { appliance: string } = {
+  const item: CutItem & { appliance: string; seenAt?: string } = {
+    ...(seen.at === undefined ? {} : { seenAt: at(seen.at) }),
     id: 'i',
     appliance: 'a',
     food: { name: 'it' },
@@ -90,7 +94,7 @@ export function compareCuts(chance: Chance, count: number) {
   for (let nth = 0; nth < count; nth++) {
     const drawn = drawCut(chance);
     const ours = firstVerdict(drawn);
-    const plain = secondOutage(drawn.classId, drawn.cut, drawn.seen, fridgeAirAfter);
+    const plain = secondOutage(drawn.classId, drawn.cut, drawn.seen, drawn.lasts, fridgeAirAfter);
     if (ours === plain) continue;
     found.different += 1;
     if (severity(ours) < severity(plain)) found.milder += 1;
@@ -134,6 +138,12 @@ export function checkCutLaws(chance: Chance, count: number): void {
     const told = firstVerdict({ ...drawn, cut: { ...cut, readings: [...cut.readings, ...late] } });
     if (told !== verdict)
       throw new BrokenCut(`a late reading counts: ${JSON.stringify({ drawn, late, verdict, told })}`);
+    // A look decides up to its time only: before the end it makes nothing milder than no look at all.
+    const early = { ...drawn, lasts: false, seen: { ...drawn.seen, at: minutes(cut.hours * 0.9) } };
+    const { ice: _ice, measured: _measured, ...unseen } = drawn.seen;
+    const blind = { ...early, seen: unseen };
+    if (cut.hours > 1 && severity(firstVerdict(early)) < severity(firstVerdict(blind)))
+      throw new BrokenCut(`an early look makes it milder: ${JSON.stringify({ early })}`);
     if (typeof drawn.seen.measured === 'number') continue;
     const harder = worse(chance, drawn);
     const then = firstVerdict(harder);

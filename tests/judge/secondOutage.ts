@@ -11,11 +11,15 @@ export interface PlainCut {
   doors: 'shut' | 'opened' | 'unknown';
   readings: { h: number; c: number }[];
   telltale: string;
+  /** When the telltale was looked at, hours; left out: at the end. */
+  telltaleAt?: number;
 }
 
 export interface PlainSeen {
   ice?: boolean;
   measured?: number | null;
+  /** When it was looked at, hours; left out: at the end. */
+  at?: number;
   spoiled: boolean;
   cannotCheck: boolean;
 }
@@ -53,7 +57,39 @@ function above(line: readonly { h: number; c: number }[], limit: number): number
   return sum;
 }
 
-export function secondOutage(classId: string, cut: PlainCut, seen: PlainSeen, warm: Warm): string {
+/** Gentle first. */
+const STRICTNESS = ['keep', 'refreeze', 'refreeze-quality-loss', 'check', 'eat-soon', 'cook-now', 'discard'];
+const strictest = (verdicts: string[]): string =>
+  verdicts.reduce((worst, one) => (STRICTNESS.indexOf(one) > STRICTNESS.indexOf(worst) ? one : worst));
+
+/**
+ * O10: what was seen before the end speaks of the time before it. Of cold it says nothing of later; of warmth it goes on to count. While
+ * the power is off, half an hour ago is now.
+ */
+export function secondOutage(
+  classId: string,
+  cut: PlainCut,
+  seen: PlainSeen,
+  lasts: boolean,
+  warm: Warm,
+): string {
+  const since = cut.hours - (lasts ? 0.5 : 0) - HAIR;
+  const lookEarly = seen.at !== undefined && seen.at < since;
+  const telltaleEarly = cut.telltale !== 'none' && cut.telltaleAt !== undefined && cut.telltaleAt < since;
+  const unseen: PlainSeen = { spoiled: seen.spoiled, cannotCheck: seen.cannotCheck };
+  const look = lookEarly ? unseen : seen;
+  const verdicts = [
+    readPlainly(classId, { ...cut, telltale: telltaleEarly ? 'none' : cut.telltale }, look, warm),
+  ];
+  const cold = seen.ice === true || (typeof seen.measured === 'number' && seen.measured <= 4.4);
+  const looked = seen.ice !== undefined || typeof seen.measured === 'number';
+  if (lookEarly && looked && !cold)
+    verdicts.push(readPlainly(classId, { ...cut, telltale: 'none' }, seen, warm));
+  if (telltaleEarly && cut.telltale !== 'loose') verdicts.push(readPlainly(classId, cut, unseen, warm));
+  return strictest(verdicts);
+}
+
+function readPlainly(classId: string, cut: PlainCut, seen: PlainSeen, warm: Warm): string {
   const row = outageRows.get(classId) as Record<string, string>;
   if (seen.spoiled) return 'discard';
   const { hours } = cut;
