@@ -80,6 +80,13 @@ test('a cut is begun late, read, looked at, ended and judged; what is decided ha
 
   await page.getByRole('button', { name: 'Power is back' }).click();
   await expect(page.getByRole('heading', { name: /^The power was off for 24 h/ })).toBeVisible();
+  // What was seen while it was off says nothing of the rest of it: it is looked at once more.
+  await look
+    .getByRole('button', { name: /^Haddock/ })
+    .first()
+    .click();
+  await look.getByRole('button', { name: 'Ice crystals' }).click();
+  await expect(again.getByRole('button', { name: /^Haddock/ })).toBeVisible();
   await page.getByRole('button', { name: /^Do what is decided: \d+/ }).click();
   const list = page.getByRole('dialog');
   await expect(list).toContainText(/\d+ lost to the cut: .*kg.*€/);
