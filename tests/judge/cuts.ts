@@ -144,7 +144,9 @@ export function checkCutLaws(chance: Chance, count: number): void {
     const blind = { ...early, seen: unseen };
     if (cut.hours > 1 && severity(firstVerdict(early)) < severity(firstVerdict(blind)))
       throw new BrokenCut(`an early look makes it milder: ${JSON.stringify({ early })}`);
-    if (typeof drawn.seen.measured === 'number') continue;
+    // What was seen early may ask for a look where the clock alone would not: those are no steps of one ladder.
+    const timed = drawn.seen.at !== undefined || cut.telltaleAt !== undefined;
+    if (timed || typeof drawn.seen.measured === 'number') continue;
     const harder = worse(chance, drawn);
     const then = firstVerdict(harder);
     if (severity(then) < severity(verdict)) {
