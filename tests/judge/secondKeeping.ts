@@ -134,6 +134,7 @@ function readAll(foodId: string, history: readonly Told[], around: Around): Seco
   let thawed: { on: number; how: string; from: number } | null = null;
   let warmFreezer = false;
   let spoils = false;
+  let turning = false;
   let c = around.fridgeC;
   let minutes = 0;
   let clock = 0;
@@ -184,6 +185,7 @@ function readAll(foodId: string, history: readonly Told[], around: Around): Seco
       left = Math.min(left, Math.max(0, before - (on - from)));
     state = 'frozen';
     warmFreezer = false;
+    turning = false;
     thawed = null;
     fresh();
     set(null, until);
@@ -208,6 +210,7 @@ function readAll(foodId: string, history: readonly Told[], around: Around): Seco
   const begin = (event: Told, on: number, own: boolean): void => {
     state = 'chilled';
     spoils = false;
+    turning = false;
     warmFreezer = false;
     start = on;
     opened = null;
@@ -360,6 +363,7 @@ function readAll(foodId: string, history: readonly Told[], around: Around): Seco
           toWake(on, 'fridge', to);
           state = 'chilled';
           warmFreezer = true;
+          turning = false;
           const limit = to > 4.4 && safe() ? Math.min(stood, on) : stood;
           if (to > 4.4 && safe()) end = least(end, limit);
           cap(limit);
@@ -367,7 +371,7 @@ function readAll(foodId: string, history: readonly Told[], around: Around): Seco
           return;
         }
         if (warmFreezer && to <= -2) {
-          if (dead || end !== null || (use !== null && on > use)) c = to;
+          if (dead || turning || end !== null || (use !== null && on > use)) c = to;
           else toSleep(on, monthsOn(on, (frost[0] ?? 0) / 2 / lossRate(to)), to);
           return;
         }
@@ -445,6 +449,7 @@ function readAll(foodId: string, history: readonly Told[], around: Around): Seco
       case 'found-turning':
       case 'found-bad': {
         const bad = event.did === 'found-bad';
+        turning = true;
         if (left !== null) left = Math.min(left, bad ? 0 : 1);
         if (bad) {
           dead = true;

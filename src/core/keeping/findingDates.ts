@@ -3,6 +3,7 @@ import { capGoverning, type KeepingState, notAfter, setDates } from './keepingSt
 
 /** Rule K12: what eyes and nose found may only move the date earlier. Turning: by tomorrow. Bad: out today. */
 export function findingDates(state: KeepingState, on: CalendarDate, bad: boolean): void {
+  state.turning = true;
   const limit = bad ? on : addDays(on, 1);
   if (state.daysRemembered !== null) state.daysRemembered = Math.min(state.daysRemembered, bad ? 0 : 1);
   if (bad) {

@@ -48,6 +48,7 @@ export function sleep(
   state.daysRemembered = state.useBy === null ? null : Math.max(0, daysBetween(on, state.useBy));
   state.state = 'frozen';
   state.inFreezer = false;
+  state.turning = false;
   state.thawed = null;
   newCaps(state);
   setDates(state, line.rule, { useBy: null, bestBy }, line.says, line.source);

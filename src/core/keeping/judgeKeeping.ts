@@ -89,6 +89,7 @@ function begin(kase: KeepingCase, event: HistoryEvent): KeepingState {
     thawed: null,
     spoils: false,
     inFreezer: false,
+    turning: false,
     thawDays: null,
     counterMinutes: 0,
     clockMinutes: 0,

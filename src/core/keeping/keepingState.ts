@@ -29,6 +29,8 @@ export interface KeepingState {
   caps: { useBy: CalendarDate | null; bestBy: CalendarDate | null };
   /** It thawed in a freezer that does not freeze, and lies in it still (K9). */
   inFreezer: boolean;
+  /** Found turning since it thawed there: the cold coming back makes nothing of it good again (K12). */
+  turning: boolean;
   /** Temperature of the zone it lies in, °C. */
   celsius: number;
   /** Set by a finding or the counter: to be thrown out whatever the dates say. */

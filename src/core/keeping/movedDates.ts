@@ -25,6 +25,7 @@ export function movedDates(state: KeepingState, kase: KeepingCase, on: CalendarD
     wake(state, kase, on, 'fridge', 'K9', celsius);
     state.state = 'chilled';
     state.inFreezer = true;
+    state.turning = false;
     const spoilt = celsius > SAFE_CHILL_C && kase.food.controlled;
     const limit = spoilt ? (earlier(stood, on) ?? on) : stood;
     if (spoilt) state.endsOn = earlier(state.endsOn, limit);
@@ -39,7 +40,12 @@ export function movedDates(state: KeepingState, kase: KeepingCase, on: CalendarD
   }
   if (state.inFreezer && celsius <= THAWS_C) {
     // What is past its date does not grow good by the cold.
-    if (state.condemned || state.endsOn !== null || (state.useBy !== null && on > state.useBy))
+    if (
+      state.condemned ||
+      state.turning ||
+      state.endsOn !== null ||
+      (state.useBy !== null && on > state.useBy)
+    )
       state.celsius = celsius;
     else refrozenDates(state, kase, on, celsius);
     return;
