@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { newAppliance } from '@/core/kitchen/newAppliance';
-import { BASE, get, post } from '../fixtures/api';
+import { type Answer, BASE, get, post } from '../fixtures/api';
 
 /** A household of its own, with its fridge, so that nobody else's cut is in the way. */
 async function household() {
@@ -10,7 +10,7 @@ async function household() {
   const read = async (path: string) => {
     const response = await fetch(`${BASE}${path}`, { headers });
     const text = await response.text();
-    return { status: response.status, text, body: (text.startsWith('{') ? JSON.parse(text) : {}) as Body };
+    return { status: response.status, text, body: (text.startsWith('{') ? JSON.parse(text) : {}) as Answer['body'] };
   };
   const tell = (...commands: object[]) =>
     post(
@@ -22,9 +22,6 @@ async function household() {
   const gone = () => post('/api/v1/households/remove', { id, name: words.name });
   return { read, tell, gone };
 }
-// eslint-disable-next-line @typescript-eslint/no-explicit-any -- answers of many addresses
-type Body = any;
-
 const HOUR_MS = 3_600_000;
 
 it('until a power cut is decided nothing of it is offered, told as fine or accepted; put away, it is to be thrown out', async () => {

@@ -202,7 +202,7 @@ describe('pots and places', () => {
     expect(() => meat.on('package.keep-out')).toThrow(rule('K10'));
   });
 
-  it('puts what is told late where it happened', () => {
+  it('puts a late entry on the day it happened', () => {
     const store = new Store();
     store.store(cheese);
     store.on('package.open', {}, noon('2026-11-28'));

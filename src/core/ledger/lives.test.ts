@@ -136,7 +136,7 @@ describe('what is made of others', () => {
     ...more,
   });
 
-  it('a casserole put by again, and rice into rice, is no younger; something cooked anew is', () => {
+  it('a casserole warmed and stored again keeps its age; a dish cooked from raw meat starts a new one', () => {
     const { store, put, on } = house();
     const old = put('casserole', { start: { did: 'cooked', on: DAY(22) } }, 22);
     on(old, 'package.cook', { amount: null, into: dish({ start: { did: 'cooked', on: DAY(25) } }) });
