@@ -10,7 +10,11 @@ async function household() {
   const read = async (path: string) => {
     const response = await fetch(`${BASE}${path}`, { headers });
     const text = await response.text();
-    return { status: response.status, text, body: (text.startsWith('{') ? JSON.parse(text) : {}) as Answer['body'] };
+    return {
+      status: response.status,
+      text,
+      body: (text.startsWith('{') ? JSON.parse(text) : {}) as Answer['body'],
+    };
   };
   const tell = (...commands: object[]) =>
     post(
