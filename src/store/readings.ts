@@ -1,4 +1,4 @@
-import type { Measured } from '@/core/model/setting';
+import type { Measured, OlderReading } from '@/core/model/setting';
 import { fromSqlInstant, type Sql, toSqlInstant } from './database';
 
 /** Keeps a reading, and what the zone was read last; `null` forgets the last one. */
@@ -17,13 +17,23 @@ export async function putMeasured(
         AND id = :zoneId`,
     { householdId, zoneId, celsius, at },
   );
-  if (!measured) return;
+  if (measured) await putReading(sql, householdId, zoneId, measured);
+}
+
+/** Keeps a reading beside the others of its zone; one without °C goes. */
+export async function putReading(
+  sql: Sql,
+  householdId: number,
+  zoneId: string,
+  { celsius, at }: OlderReading,
+): Promise<void> {
+  if (celsius === null) return dropReading(sql, householdId, zoneId, at);
   await sql.run(
     `INSERT INTO reading (household_id, zone_id, at, celsius)
      VALUES (:householdId, :zoneId, :at, :celsius)
          ON DUPLICATE KEY
      UPDATE celsius = VALUES(celsius)`,
-    { householdId, zoneId, celsius, at },
+    { householdId, zoneId, celsius, at: toSqlInstant(at) },
   );
 }
 

@@ -12,6 +12,8 @@ export interface FoodIndex<F extends NamedFood = Food> {
   entries: readonly { food: F; key: string; words: readonly string[]; typed: readonly string[] }[];
   /** Every word of any name: rightly spelt, so no slip of another. */
   words: ReadonlySet<string>;
+  /** Those, and every word as it is typed in a name. */
+  allWords: ReadonlySet<string>;
   /** How many words the longest name has. */
   longest: number;
 }
@@ -44,6 +46,7 @@ export function indexFoods<F extends NamedFood>(foods: readonly F[]): FoodIndex<
     byKey,
     entries,
     words: new Set(entries.flatMap(({ words }) => words)),
+    allWords: new Set(entries.flatMap(({ words, typed }) => [...words, ...typed])),
     longest: Math.max(0, ...entries.map(({ words }) => words.length)),
   };
 }
@@ -97,24 +100,31 @@ function strokes(a: string, b: string): number {
   return a[at] === b[at + 1] && a[at + 1] === b[at] && a.slice(at + 2) === b.slice(at + 2) ? 1 : 2;
 }
 
-/** Strokes between the words wanted and the nearest words of a name; `null` when one is too far off, or another word. */
-function strokesOff(
-  wanted: readonly string[],
-  words: readonly string[],
-  known: ReadonlySet<string>,
-): number | null {
-  let sum = 0;
-  for (const want of wanted) {
-    const allowed = known.has(want) ? 0 : slipsAllowed(want);
+/** Every word of any name that a word may be a slip of, with the strokes between them. */
+function slipsOf(want: string, { words, allWords }: FoodIndex<NamedFood>): Map<string, number> {
+  const near = new Map<string, number>();
+  const allowed = words.has(want) ? 0 : slipsAllowed(want);
+  for (const word of allowed === 0 ? [want] : allWords) {
     // Each letter too many or too few is a stroke of its own.
-    const near = words.filter(
-      (word) =>
-        Math.abs(word.length - want.length) <= allowed &&
-        (want.length !== 4 || word.startsWith(want.charAt(0))),
-    );
-    const off = Math.min(...near.map((word) => strokes(want, word)));
-    if (off > allowed) return null;
-    sum += off;
+    if (Math.abs(word.length - want.length) > allowed) continue;
+    if (want.length === 4 && !word.startsWith(want.charAt(0))) continue;
+    const off = strokes(want, word);
+    if (off <= allowed) near.set(word, off);
+  }
+  return near;
+}
+
+/** Strokes between the words wanted and the nearest words of a name; `null` when one is too far off, or another word. */
+function strokesOff(wanted: readonly Map<string, number>[], words: readonly string[]): number | null {
+  let sum = 0;
+  for (const near of wanted) {
+    let least: number | null = null;
+    for (const word of words) {
+      const off = near.get(word);
+      if (off !== undefined && (least === null || off < least)) least = off;
+    }
+    if (least === null) return null;
+    sum += least;
   }
   return sum;
 }
@@ -131,11 +141,12 @@ function nearFoods<F extends NamedFood>(index: FoodIndex<F>, text: string): Near
   const typed = typedWords(text);
   const plain = foodWords(text);
   if (typed.length === 0 || typed.length > 2 * index.longest) return [];
+  const slips = new Map([...plain, ...typed].map((want) => [want, slipsOf(want, index)]));
+  const slipsIn = (words: readonly string[]) => words.flatMap((want) => slips.get(want) ?? []);
+  const [asPlain, asTyped] = [slipsIn(plain), slipsIn(typed)];
   const scored: NearFood<F>[] = [];
   for (const { food, words, typed: name } of index.entries) {
-    const off = [strokesOff(plain, words, index.words), strokesOff(typed, name, index.words)].filter(
-      (one) => one !== null,
-    );
+    const off = [strokesOff(asPlain, words), strokesOff(asTyped, name)].filter((one) => one !== null);
     if (off.length > 0) scored.push({ food, off: Math.min(...off), extra: words.length - typed.length });
   }
   return scored.sort((a, b) => a.off - b.off || a.extra - b.extra);

@@ -59,6 +59,12 @@ export interface Measured {
   at: string;
 }
 
+/** A reading told after a later one: kept beside it; `null`: taken back. */
+export interface OlderReading {
+  celsius: number | null;
+  at: string;
+}
+
 /** What is set rather than stored: one subject, whole, before and after. */
 export type Setting =
   | { kind: 'household'; subject: ''; value: HouseholdSettings }
@@ -68,6 +74,7 @@ export type Setting =
   | { kind: 'appliance'; subject: string; value: ApplianceDrawing | null }
   | { kind: 'order'; subject: ''; value: string[] }
   | { kind: 'measured'; subject: string; value: Measured | null }
+  | { kind: 'reading'; subject: string; value: OlderReading }
   | { kind: 'container'; subject: string; value: Container | null }
   | { kind: 'haul'; subject: string; value: Haul | null }
   | { kind: 'haul-line'; subject: string; value: HaulLine | null }

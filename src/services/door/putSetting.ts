@@ -10,7 +10,7 @@ import { putCode, putHaul, putHaulLine } from '@/store/hauls';
 import { putSettings } from '@/store/households';
 import { putJob } from '@/store/jobs';
 import { putKept } from '@/store/kept';
-import { putMeasured } from '@/store/readings';
+import { putMeasured, putReading } from '@/store/readings';
 import { putWish } from '@/store/wishes';
 
 /** Writes a setting where its kind is kept. */
@@ -28,6 +28,8 @@ export async function putSetting(db: Sql, householdId: number, setting: Setting)
       return putOrder(db, householdId, setting.value);
     case 'measured':
       return putMeasured(db, householdId, setting.subject, setting.value);
+    case 'reading':
+      return putReading(db, householdId, setting.subject, setting.value);
     case 'container':
       return putContainer(db, householdId, setting.subject, setting.value);
     case 'haul':

@@ -3,7 +3,7 @@ import { HARD_FROZEN_C } from '../../model/limits';
 import { warmAround } from '../package/warmAround';
 import { sayPlainDate } from '../../calendar/sayDate';
 import { withEvents } from '../package/withEvents';
-import { type Decision, happened } from '../../model/decision';
+import type { Decision } from '../../model/decision';
 import { Refusal } from '../../model/refusal';
 import type { LedgerEvent, Zone } from '../../model/package';
 import type { Measured, Setting } from '../../model/setting';
@@ -34,9 +34,9 @@ function refuseOdd({ name, cold }: Zone, celsius: number): void {
  * An older reading that is told late: the later one holds, and where the older was warmer it may only shorten (K9). It was as warm as that
  * from its day until the later one was read.
  */
-function toldLate(celsius: number, later: Measured, zone: Zone, world: World): LedgerEvent[] {
+function toldLate(celsius: number, later: Measured, zone: Zone, world: World): Decision {
   const [from, until] = [world.dayOf(world.at), world.dayOf(later.at)];
-  return world.loaded().flatMap((before): LedgerEvent[] => {
+  const events = world.loaded().flatMap((before): LedgerEvent[] => {
     const began = before.history[0]?.on ?? before.startOn;
     if (before.zoneId !== zone.id || celsius <= before.celsius || began > from) return [];
     const warm = withEvents(before, [{ did: 'moved', on: from, c: celsius }], world);
@@ -45,6 +45,9 @@ function toldLate(celsius: number, later: Measured, zone: Zone, world: World): L
     const says = `${zone.name} was at ${sayCelsius(celsius)} on ${sayPlainDate(from)}; ${before.called} ${before.code} is dated by that.`;
     return [{ type: 'package.redated', before, after: { ...after, version: before.version + 1 }, says }];
   });
+  const kept: Setting = { kind: 'reading', subject: zone.id, value: { celsius, at: world.at } };
+  const says = `${zone.name}, ${zone.applianceName}: ${sayCelsius(celsius)} on ${sayPlainDate(from)}; it was read again since.`;
+  return { lots: [], events, settings: [{ type: 'zone.measured', before: null, after: kept, says }] };
 }
 
 /**
@@ -57,7 +60,7 @@ function measureZone(command: { zone: string; celsius: number; sure?: boolean },
   const zone = world.zone(command.zone);
   if (!command.sure) refuseOdd(zone, command.celsius);
   const before = world.measured(zone.id);
-  if (before && before.at > world.at) return happened(toldLate(command.celsius, before, zone, world));
+  if (before && before.at > world.at) return toldLate(command.celsius, before, zone, world);
   const setting: Setting = {
     kind: 'measured',
     subject: zone.id,
@@ -73,7 +76,7 @@ function measureZone(command: { zone: string; celsius: number; sure?: boolean },
         type: 'zone.measured',
         before: before && { kind: 'measured', subject: zone.id, value: before },
         after: setting,
-        says: `${zone.name}, ${zone.applianceName}: ${String(command.celsius).replace('-', '−')} °C.`,
+        says: `${zone.name}, ${zone.applianceName}: ${sayCelsius(command.celsius)}.`,
       },
     ],
   };

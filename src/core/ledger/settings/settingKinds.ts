@@ -13,8 +13,8 @@ type Of<K extends Kind> = Extract<Setting, { kind: K }>;
 
 /** What there is to know of one kind of setting, so that it can be told, undone and stored without knowing which it is. */
 interface SettingKind<K extends Kind> {
-  /** How it stands now. */
-  read(world: World, subject: string): Of<K>['value'];
+  /** How it stands now. @param value as it was told */
+  read(world: World, subject: string, value: Of<K>['value']): Of<K>['value'];
   /** What must be fetched before it may go back. */
   needs(subject: string): Needs;
   /** What it goes back to when there was none before; left out: there always was one. */
@@ -111,6 +111,12 @@ const SETTING_KINDS: { readonly [K in Kind]: SettingKind<K> } = {
         return id === subject ? { ...zone, temperatureC: value?.celsius ?? zone.assumedC } : zone;
       },
     }),
+  },
+  reading: {
+    // Each stands by itself; nothing sets it to something else.
+    read: (_world, _subject, value) => value,
+    needs: (subject) => ({ zones: [subject] }),
+    whenNone: ({ at }) => ({ celsius: null, at }),
   },
   container: {
     read: (world, subject) => world.container(subject),

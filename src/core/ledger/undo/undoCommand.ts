@@ -15,7 +15,7 @@ import { settingKind } from '../settings/settingKinds';
 /** The world without the readings that the command itself brought: they are undone with it. */
 function withoutReadings(world: World, { settings }: PastCommand): World {
   const brought = settings.flatMap(({ after }) =>
-    after.kind === 'measured' && after.value ? [`${after.subject} ${after.value.at}`] : [],
+    (after.kind === 'measured' || after.kind === 'reading') && after.value ? [`${after.subject} ${after.value.at}`] : [],
   );
   return {
     ...world,
@@ -49,7 +49,7 @@ function undoEvent(
 function undoSetting(past: SettingEvent, says: string, world: World): SettingEvent {
   const { kind, subject, value } = past.after;
   const { read, stays, whenNone } = settingKind(past.after);
-  if (!dequal(read(world, subject), value)) {
+  if (!dequal(read(world, subject, value), value)) {
     throw new Refusal('undo', 'It was set to something else since; undo that first.');
   }
   const why = stays?.(world, subject, past);
