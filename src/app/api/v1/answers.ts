@@ -14,8 +14,8 @@ import { ourHousehold } from '@/services/household/household';
 import { QUERIES } from '@/services/door/queries';
 import { validateQuery } from '@/services/door/validate';
 
-/** A megabyte is a thousand lines of a haul; more is refused at the door. */
-const MOST_BYTES = 1_000_000;
+/** A week of a log by the minute, or a thousand lines of a haul; more is sent in parts, so that no body holds others up. */
+const MOST_BYTES = 500_000;
 /** Who may only look asks calculators, and sends little. */
 const MAX_READER_BYTES = 64_000;
 /** As large as a phone's camera makes a photo. */
