@@ -1,6 +1,6 @@
 /** npm run hostile [-- COUNT [SEED]]: the heaviest requests there are, then hostile ones over every route and page, against a server of its own. */
 import { readFileSync } from 'node:fs';
-import { freePort, prepareDatabase, serve, stopPid } from './machine.mjs';
+import { ensureBuild, freePort, prepareDatabase, serve, stopPid } from './machine.mjs';
 import { openThrowaway } from './mariadb.mjs';
 import { get } from '../tests/fixtures/api';
 import type { ApiPage } from '../tests/fixtures/hostile';
@@ -11,6 +11,7 @@ import { worstRequests } from '../tests/fixtures/worstCase';
 const MAX_SECONDS = 5;
 const MAX_GROWTH_MB = 100;
 const count = Number(process.argv[2] ?? 20_000);
+await ensureBuild();
 const database = await openThrowaway('hostile');
 let pid: number | undefined;
 const faults: string[] = [];
