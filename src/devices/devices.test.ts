@@ -92,7 +92,16 @@ describe('the scanner', () => {
 });
 
 describe('the label printer', () => {
-  const strip = (id: string) => ({ id, name: id, amount: '', happened: '', due: '', thenDo: '', code: id });
+  const strip = (id: string) => ({
+    id,
+    name: id,
+    amount: '',
+    happened: '',
+    due: '',
+    thenDo: '',
+    notFor: '',
+    code: id,
+  });
   const many = (count: number) => Array.from({ length: count }, (_, at) => strip(`s${at}`));
   const run = (printer: Printer): Printer => {
     let now = printer;

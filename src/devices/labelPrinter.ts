@@ -7,6 +7,8 @@ export interface Strip {
   happened: string;
   due: string;
   thenDo: string;
+  /** Whom it is not for; empty: it is for everybody. */
+  notFor: string;
   code: string;
 }
 

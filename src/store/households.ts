@@ -1,3 +1,5 @@
+import type { Hemisphere } from '@/core/calendar/hemisphere';
+import type { Marks } from '@/core/foods/forWhom';
 import type { Caution } from '@/core/model/history';
 import type { UnitSystem } from '@/core/units/readAmount';
 import { PLAIN_WORDING, type Wording } from '@/core/units/wording';
@@ -27,6 +29,8 @@ interface HouseholdRow {
   units: UnitSystem;
   decimals: Wording['decimals'];
   date_order: 'dmy' | 'mdy';
+  marks: string;
+  hemisphere: Hemisphere;
   people: unknown;
   figures: string;
   changes: number | string;
@@ -57,6 +61,8 @@ const toHousehold = (row: HouseholdRow): Household => ({
     decimals: row.decimals,
     dateOrder: row.date_order,
     people: row.people === null ? [] : fromJson<string[]>(row.people),
+    marks: fromJson<Marks>(row.marks),
+    hemisphere: row.hemisphere,
     caution: row.caution,
     notifyAt: row.notify_at,
     leadChilled: row.lead_chilled,
@@ -69,7 +75,7 @@ const toHousehold = (row: HouseholdRow): Household => ({
   openCut: row.open_cut === 1,
 });
 
-const HOUSEHOLD = `SELECT id, demo, units, decimals, date_order, people, name, time_zone, currency, caution, notify_at, lead_chilled, lead_frozen, feed_key,
+const HOUSEHOLD = `SELECT id, demo, units, decimals, date_order, people, marks, hemisphere, name, time_zone, currency, caution, notify_at, lead_chilled, lead_frozen, feed_key,
             changes, kitchen_changes,
             EXISTS (SELECT 1
                       FROM kept
@@ -123,7 +129,7 @@ export interface NewHousehold {
   timeZone: string;
   currency: string;
   settings: Pick<HouseholdSettings, 'caution' | 'notifyAt' | 'leadChilled' | 'leadFrozen' | 'feedKey'> &
-    Partial<Pick<HouseholdSettings, 'units' | 'decimals' | 'dateOrder' | 'people'>>;
+    Partial<Pick<HouseholdSettings, 'units' | 'decimals' | 'dateOrder' | 'people' | 'marks' | 'hemisphere'>>;
   demo?: boolean;
   own?: boolean;
 }
@@ -132,9 +138,9 @@ export async function addHousehold(sql: Sql, household: NewHousehold): Promise<n
   const { settings } = household;
   const { insertId } = await sql.run(
     `INSERT INTO household (name, time_zone, currency, caution, notify_at, lead_chilled, lead_frozen, feed_key,
-                            units, decimals, date_order, people, demo, own)
+                            units, decimals, date_order, people, marks, hemisphere, demo, own)
      VALUES (:name, :timeZone, :currency, :caution, :notifyAt, :leadChilled, :leadFrozen, :feedKey,
-             :units, :decimals, :dateOrder, :people, :demo, :own)`,
+             :units, :decimals, :dateOrder, :people, :marks, :hemisphere, :demo, :own)`,
     {
       ...household,
       ...settings,
@@ -142,6 +148,8 @@ export async function addHousehold(sql: Sql, household: NewHousehold): Promise<n
       decimals: settings.decimals ?? PLAIN_WORDING.decimals,
       dateOrder: settings.dateOrder ?? 'dmy',
       people: JSON.stringify(settings.people ?? []),
+      marks: JSON.stringify(settings.marks ?? {}),
+      hemisphere: settings.hemisphere ?? 'north',
       demo: household.demo ?? false,
       own: household.own ?? false,
     },
@@ -171,7 +179,9 @@ export async function putSettings(
             units = COALESCE(:units, units),
             decimals = COALESCE(:decimals, decimals),
             date_order = COALESCE(:dateOrder, date_order),
-            people = COALESCE(:people, people)
+            people = COALESCE(:people, people),
+            marks = COALESCE(:marks, marks),
+            hemisphere = COALESCE(:hemisphere, hemisphere)
       WHERE id = :householdId`,
     {
       householdId,
@@ -183,6 +193,8 @@ export async function putSettings(
       decimals: told(settings.decimals),
       dateOrder: told(settings.dateOrder),
       people: settings.people ? JSON.stringify(settings.people) : null,
+      marks: settings.marks ? JSON.stringify(settings.marks) : null,
+      hemisphere: told(settings.hemisphere),
     },
   );
 }

@@ -194,6 +194,8 @@ describe('a name', () => {
     expect((await post('/api/v1/commands', body)).status).toBe(400);
     const nested = `{"id":"${randomUUID()}","type":"haul.store","lines":[{"constructor":{"prototype":{}}}]}`;
     expect((await post('/api/v1/commands', nested)).status).toBe(400);
+    const half = `{"id":"${randomUUID()}","type":"cut.prepare","expected":null,"ticked":["\\ud800"]}`;
+    expect((await post('/api/v1/commands', half)).status).toBe(400);
   });
 });
 

@@ -1,5 +1,5 @@
 import { type OutageClass, isControlled, warmHoursOf } from '../model/outageClass';
-import { ETHYLENE, FREEZE_FITS, type Food, HOMES, READINESS } from '../model/food';
+import { ETHYLENE, FREEZE_FITS, type Food, HOMES, READINESS, RISKS, type Risk } from '../model/food';
 import { foodKey } from './foodKey';
 import { RowReader, type TableFault, type TableRow } from './readTable';
 
@@ -50,6 +50,13 @@ function readFood(row: RowReader, classes: ReadonlyMap<string, OutageClass>): Fo
   if (!['', 'yes', 'no'].includes(blanchOptional)) {
     row.fault('blanch_optional', `"${blanchOptional}" is neither yes nor no`);
   }
+  const notFor = row.list('not_for');
+  for (const one of notFor)
+    if (!(RISKS as readonly string[]).includes(one))
+      row.fault('not_for', `"${one}" is none of ${RISKS.join(', ')}`);
+  const unlessCooked = row.text('not_for_unless_cooked');
+  if (!['', 'yes'].includes(unlessCooked) || (unlessCooked !== '' && notFor.length === 0))
+    row.fault('not_for_unless_cooked', 'is yes, where not_for is filled, or empty');
   const id = row.needed('id');
   if (!/^[a-z0-9]+(-[a-z0-9]+)*$/.test(id)) row.fault('id', `"${id}" is not kebab-case`);
   return {
@@ -70,6 +77,7 @@ function readFood(row: RowReader, classes: ReadonlyMap<string, OutageClass>): Fo
     thawedDays: row.number('thawed_days', 0, 1000),
     counterDaysMax,
     ...warmHoursOf(found),
+    ...(notFor.length === 0 ? {} : { notFor: notFor as Risk[], cookingMends: unlessCooked === 'yes' }),
     freezerMonthsMin,
     freezerMonthsMax,
     freezeFit,

@@ -1,4 +1,5 @@
 import { type CalendarDate, daysBetween } from '../calendar/calendarDate';
+import { sayDelicate } from '../foods/forWhom';
 import { asControlled } from '../foods/openedFood';
 import type { Food } from '../model/food';
 import { Refusal } from '../model/refusal';
@@ -70,8 +71,6 @@ export interface KeepingToday {
   verdict: Verdict;
 }
 
-/** Ready-to-eat chilled foods that babies, pregnant, old or ill people should not eat cold (K13). */
-const DELICATE_CLASSES = new Set(['lunch-meats', 'soft-cheese', 'smoked-fish']);
 const CAUTION_SOURCE = 'public advice for people at higher risk';
 
 function begin(kase: KeepingCase, event: HistoryEvent): KeepingState {
@@ -120,9 +119,8 @@ function tellStart(state: KeepingState, kase: KeepingCase, event: HistoryEvent, 
     );
   }
   if (food.wished) noteRule(state, 'wish', food.wished, 'your household’s own wish');
-  if (conditions.caution === 'careful' && DELICATE_CLASSES.has(food.outageClass)) {
-    noteRule(state, 'K13', 'Babies, pregnant, old or ill people: only heated through.', CAUTION_SOURCE);
-  }
+  const delicate = conditions.caution === 'careful' ? sayDelicate(food) : '';
+  if (delicate) noteRule(state, 'K13', delicate, CAUTION_SOURCE);
 }
 
 /** True for what no maker packed: made or picked at home, sold loose, or given open (K3, K3b). */

@@ -1,5 +1,6 @@
 import type { CalendarDate } from '../calendar/calendarDate';
 import { sayPlainDate } from '../calendar/sayDate';
+import { type Eaters, forWhom } from '../foods/forWhom';
 import type { Food } from '../model/food';
 import type { OutageVerdict } from '../model/outageClass';
 import type { Package } from '../model/package';
@@ -31,7 +32,10 @@ export interface EatingCase {
   at: string;
   /** Above 32 °C where things stand out of the cold. */
   hot: boolean;
-  food: Pick<Food, 'controlled' | 'counterDaysMax' | 'warmHours'>;
+  food: Pick<Food, 'controlled' | 'counterDaysMax' | 'warmHours' | 'notFor' | 'cookingMends'> &
+    Partial<Pick<Food, 'outageClass'>>;
+  /** Who eats here; left out: whom it is for is not asked. */
+  eaters?: Eaters;
   /** Of a cut that it went through and that nobody decided (O13); `null`: none. */
   cut: OpenVerdict | null;
 }
@@ -41,6 +45,8 @@ export interface EatingAnswer {
   may: Eatable;
   rule: string;
   says: string;
+  /** Whom of the household it is not for, in words (K14); empty: it is for everybody. */
+  notFor: string;
 }
 
 /** Minutes out of the cold that are left, the running stay counted in; `null`: none are counted for this food. */
@@ -64,7 +70,12 @@ function minutesLeft(found: Edible, { at, hot, food }: EatingCase): number | nul
  * May it be eaten now (L7)? The one answer for screens, papers, suggestions and commands: its dates, the minutes of the running stay, what was
  * found, and a power cut that is not decided.
  */
-export function mayEat(found: Edible, asked: EatingCase): EatingAnswer {
+export const mayEat = (found: Edible, asked: EatingCase): EatingAnswer => ({
+  ...answerFor(found, asked),
+  notFor: asked.eaters ? forWhom(asked.food, asked.eaters) : '',
+});
+
+function answerFor(found: Edible, asked: EatingCase): Omit<EatingAnswer, 'notFor'> {
   const { today, cut } = asked;
   if (found.condemned)
     return { may: 'discard', rule: 'K10', says: 'it was found bad, or stood out of the cold for too long' };

@@ -17,6 +17,13 @@ export function openedDates(state: KeepingState, { food, conditions }: KeepingCa
   }
   state.openedOn = on;
   if (food.openedDaysMax === null || food.openedDaysMin === null) {
+    if (conditions.caution === 'printed' && food.readiness === 'raw-animal' && state.state === 'chilled') {
+      const most = slowedDays(food.fridgeDaysMax ?? 0, chilledRate(state.celsius));
+      const useBy = notAfter(state.useBy, addDays(on, most));
+      const says = `Opened: the maker's date counts no more; ${days(most)} from then at most.`;
+      setDates(state, 'K3c', { useBy, bestBy: state.bestBy }, says, food.source);
+      return;
+    }
     noteRule(state, 'K4', 'Opened: there is no own figure for that, so the dates stay.', food.source);
     return;
   }

@@ -1,7 +1,8 @@
 import { daysBetween } from '../calendar/calendarDate';
 import { sayPlainDate } from '../calendar/sayDate';
 import type { Food } from '../model/food';
-import type { HistoryEvent } from '../model/history';
+import { type Eaters, forWhom } from '../foods/forWhom';
+import type { Caution, HistoryEvent } from '../model/history';
 import { isStart, START_WORDS } from '../keeping/startDates';
 import { judgeKeeping } from '../keeping/judgeKeeping';
 import { conditionsOf } from '../ledger/package/conditionsOf';
@@ -17,6 +18,8 @@ export interface LabelText {
   happened: string;
   due: string;
   thenDo: string;
+  /** Whom it is not for, by name (K14); empty: it is for everybody. */
+  notFor: string;
 }
 
 /** Events that are no news on a label. */
@@ -35,32 +38,44 @@ function happenedLine(history: readonly HistoryEvent[]): string {
 }
 
 /** Days of safety it has once thawed, by its own clock: what was spent before freezing stays spent (K6). */
-function thawDays(item: Package, food: Food): number | null {
+function thawDays(item: Package, food: Food, caution: Caution): number | null {
   if (item.state !== 'frozen' || !food.controlled) return null;
   const on = item.history.at(-1)?.on ?? item.startOn;
   const thawed: HistoryEvent[] = [...item.history, { did: 'thawed', on, method: 'fridge' }];
-  const conditions = { ...conditionsOf(item, food, 'usual'), recorded: item.history.length };
+  const conditions = { ...conditionsOf(item, food, caution), recorded: item.history.length };
   const { useBy } = judgeKeeping(food, thawed, on, conditions);
   return useBy === null ? null : Math.max(0, daysBetween(on, useBy));
 }
 
-function standingOf(item: Package, food: Food): Standing {
+function standingOf(item: Package, food: Food, caution: Caution): Standing {
   const { state, openedOn } = item;
   const open = openedOn !== null && food.openedDaysMax !== null && state !== 'frozen';
   return {
     state,
     openDays: open ? Math.max(0, daysBetween(openedOn, item.governingDate)) : null,
-    thawDays: thawDays(item, food),
+    thawDays: thawDays(item, food, caution),
   };
 }
 
-/** What stands on the label of a package: both dates, what to do with it, and the cook's own note before that. */
-export function labelText(item: Package, food: Food | undefined): LabelText {
+/** By which school its printed date was read (K3, K3c), where that decided; empty: it did not. */
+function schoolOf({ trail, printed, state, openedOn, governingDate }: Package): string {
+  if (printed === null || state !== 'chilled' || openedOn !== null) return '';
+  if (trail.some(({ rule }) => rule === 'K3c')) return 'by the maker’s date, while closed';
+  return printed.kind === 'use-by' && governingDate < printed.date ? 'shorter than the pack’s own date' : '';
+}
+
+/**
+ * What stands on the label of a package: both dates, what to do with it, and the cook's own note before that.
+ *
+ * @param eaters who eats here, and how careful the household is
+ */
+export function labelText(item: Package, food: Food | undefined, eaters: Eaters): LabelText {
   const kind = item.governingKind === 'use-by' ? 'use by' : 'best by';
   const about = item.note.startsWith('about') ? 'about ' : '';
   const told = [
     item.note.replace(/^about, by eye( · )?/, ''),
-    food ? thenDo(food, standingOf(item, food)) : '',
+    schoolOf(item),
+    food ? thenDo(food, standingOf(item, food, eaters.caution)) : '',
   ];
   return {
     name: item.called,
@@ -71,5 +86,6 @@ export function labelText(item: Package, food: Food | undefined): LabelText {
     happened: happenedLine(item.history),
     due: `${kind} ${sayPlainDate(item.governingDate)}`,
     thenDo: told.filter((part) => part !== '').join(' · '),
+    notFor: food ? forWhom(food, eaters, false).replace(/^N/, 'n').replace(/\.$/, '') : '',
   };
 }

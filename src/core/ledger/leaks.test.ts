@@ -211,7 +211,9 @@ describe('bought frozen (K5)', () => {
       start: { did: 'bought', on: day(0), frozen: true },
     });
     expect(store.first()).toMatchObject({ state: 'frozen', useBy: null, wrap: 'carton' });
-    expect(labelText(store.first(), food('frozen-vegetables')).thenDo).toContain('cook from frozen');
+    expect(labelText(store.first(), food('frozen-vegetables'), store.settings).thenDo).toContain(
+      'cook from frozen',
+    );
     store.on('package.thaw', { method: 'fridge', zone: 'shelf' }, at(24 * 90));
     expect(store.first().useBy).toBe(day(91));
   });

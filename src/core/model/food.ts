@@ -19,6 +19,10 @@ export const HOMES = [
 ] as const;
 export type Home = (typeof HOMES)[number];
 
+/** Who of a household eats with more care. */
+export const RISKS = ['pregnant', 'under-one', 'over-65', 'ill'] as const;
+export type Risk = (typeof RISKS)[number];
+
 export const ETHYLENE = ['giver', 'taker', 'both', 'none'] as const;
 
 /** One food. Days are at 0 to 4 °C, months at −18 °C; `null` means "no figure", never zero. */
@@ -65,6 +69,10 @@ export interface Food {
   densityKgPerL: number;
   /** Guidance the keeping figures follow. */
   source: string;
+  /** Whom it is not for (K14); left out: it is for everybody. */
+  notFor?: readonly Risk[];
+  /** Cooked through it is for them too. */
+  cookingMends?: boolean;
   /** Where the composition comes from. */
   compositionSource: string;
   note: string;

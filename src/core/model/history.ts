@@ -39,7 +39,11 @@ export type ThawMethod = (typeof THAW_METHODS)[number];
 export const PRINTED_KINDS = ['use-by', 'best-before', 'sell-by', 'freeze-by'] as const;
 export type PrintedKind = (typeof PRINTED_KINDS)[number];
 
-export const CAUTIONS = ['usual', 'careful'] as const;
+/**
+ * How a household reads dates: `usual` by the shorter of the chart and the maker's date; `careful` by the shortest figures (K13);
+ * `printed` by the maker's own use-by on a closed pack (K3c).
+ */
+export const CAUTIONS = ['usual', 'careful', 'printed'] as const;
 export type Caution = (typeof CAUTIONS)[number];
 
 export const STATES = ['chilled', 'frozen', 'thawing', 'counter', 'room'] as const;

@@ -1,4 +1,6 @@
 import type { CalendarDate } from '../calendar/calendarDate';
+import type { Hemisphere } from '../calendar/hemisphere';
+import type { Marks } from '../foods/forWhom';
 import type { Food } from './food';
 import type { Wish } from './wish';
 import type { ApplianceDrawing } from './drawing';
@@ -19,6 +21,10 @@ export interface HouseholdSettings extends Wording {
   dateOrder: 'dmy' | 'mdy';
   /** Names of who lives there. */
   people: string[];
+  /** Who of them is pregnant, under one, over 65 or ill (K14). */
+  marks: Marks;
+  /** Seasons are told by it. */
+  hemisphere: Hemisphere;
   caution: Caution;
   /** Time of day of its heads-ups, `HH:MM` in its own time zone. */
   notifyAt: string;

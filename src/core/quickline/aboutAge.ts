@@ -1,4 +1,5 @@
 import { addDays, type CalendarDate, daysBetween } from '../calendar/calendarDate';
+import type { Hemisphere } from '../calendar/hemisphere';
 import { monthsBefore } from '../calendar/monthsBefore';
 import { sayPlainDate } from '../calendar/sayDate';
 import { lastSpan } from './dateWords';
@@ -13,14 +14,14 @@ export interface AboutAge {
 }
 
 /** Days of the year people remember food by; each the earliest it can be. */
-const REMEMBERED: readonly (readonly [RegExp, string])[] = [
-  [/^(?:spring)\b/i, '03-01'],
+const REMEMBERED: readonly (readonly [said: RegExp, north: string, south?: string])[] = [
+  [/^(?:spring)\b/i, '03-01', '09-01'],
   [/^(?:easter)\b/i, '03-22'],
-  [/^(?:summer|the holidays)\b/i, '06-01'],
-  [/^(?:autumn|fall|harvest)\b/i, '09-01'],
+  [/^(?:summer|the holidays)\b/i, '06-01', '12-01'],
+  [/^(?:autumn|fall|harvest)\b/i, '09-01', '03-01'],
   [/^(?:halloween)\b/i, '10-31'],
   [/^(?:thanksgiving)\b/i, '11-22'],
-  [/^(?:winter)\b/i, '12-01'],
+  [/^(?:winter)\b/i, '12-01', '06-01'],
   [/^(?:x-?mas|christmas)\b/i, '12-24'],
   [/^(?:new year'?s?)\b/i, '01-01'],
 ];
@@ -72,9 +73,13 @@ function spanBack(today: CalendarDate, count: number, unit: string): CalendarDat
  * food nobody dated. Every one is turned into the earliest day it can mean, so that no date comes out too late; what
  * nobody knows counts as a year old.
  *
- * @returns `null` when there is no such age
+ * @param hemisphere by which seasons are told @returns `null` when there is no such age
  */
-export function aboutAge(rest: string, today: CalendarDate): AboutAge | null {
+export function aboutAge(
+  rest: string,
+  today: CalendarDate,
+  hemisphere: Hemisphere = 'north',
+): AboutAge | null {
   const blank = /^\s*/.exec(rest)?.[0].length ?? 0;
   const bare = rest.slice(blank);
   const unknown = NO_IDEA.exec(bare);
@@ -92,6 +97,7 @@ export function aboutAge(rest: string, today: CalendarDate): AboutAge | null {
   const whole = saidLast ? lastSpan(`last ${body}`, today) : null;
   const span = SPAN.exec(body);
   const named = REMEMBERED.find(([said]) => said.test(body));
+  const [, north = '01-01', south = north] = named ?? [];
   const found = span ?? named?.[0].exec(body);
   if (!found && !whole) return null;
   // "2 or 3 months" is three.
@@ -99,7 +105,7 @@ export function aboutAge(rest: string, today: CalendarDate): AboutAge | null {
     ? whole.date
     : span
       ? spanBack(today, Math.max(countOf(span[1]) ?? 1, countOf(span[2]) ?? 0), span[3] ?? 'd')
-      : lastTime(today, named?.[1] ?? '01-01', saidLast);
+      : lastTime(today, hemisphere === 'south' ? south : north, saidLast);
   const length = whole ? whole.length - 'last '.length : (found?.[0].length ?? 0);
   const words = rest.slice(blank, lead + length).trim();
   return {

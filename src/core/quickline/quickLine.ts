@@ -1,3 +1,4 @@
+import type { Hemisphere } from '../calendar/hemisphere';
 import type { CalendarDate } from '../calendar/calendarDate';
 import type { FoodIndex, NamedFood } from '../foods/findFood';
 import type { IntakeLine } from '../model/intakeLine';
@@ -56,6 +57,8 @@ export interface QuickVocabulary<F extends NamedFood = NamedFood> {
   units?: UnitSystem;
   /** Day or month first in figures; not told: the day. */
   dateOrder?: DateOrder;
+  /** Seasons are told by it. */
+  hemisphere?: Hemisphere;
   /** How often each food is here, by id: of several that may be meant the likeliest. */
   here?: Readonly<Record<string, number>>;
   /** Where what the line names lies already (first fill): a date is the day it came there, frozen if it is a freezer. */

@@ -1,4 +1,5 @@
 import type { CalendarDate } from '../calendar/calendarDate';
+import { isNotFor, type Marks } from '../foods/forWhom';
 import { needsCooking } from '../foods/needsCooking';
 import type { MayEat } from '../keeping/mayEat';
 import type { Food } from '../model/food';
@@ -22,6 +23,8 @@ export interface LunchOption {
   row: StockRow;
   /** How much of it is one portion, in its unit; all of it when it holds less. */
   portion: number;
+  /** Names of those whom it is not for (K14). */
+  notFor: readonly string[];
 }
 
 /** One thing for one person; `null`: there is nothing (left) of the kind. */
@@ -39,10 +42,12 @@ export interface LunchPick {
 export function lunchOptions(
   rows: readonly StockRow[],
   slot: LunchSlot,
-  foodOf: (id: string) => Pick<Food, 'id' | 'group' | 'readiness' | 'copyOf'> | undefined,
+  foodOf: (id: string) => Pick<Food, 'id' | 'group' | 'readiness' | 'copyOf' | 'notFor'> | undefined,
   today: CalendarDate,
   mayEat: MayEat,
+  marks: Marks = {},
 ): LunchOption[] {
+  const eaters = Object.entries(marks);
   return rows.flatMap((row) => {
     const food = foodOf(row.foodId);
     if (!food || row.state === 'frozen' || row.state === 'thawing' || row.handsOff) return [];
@@ -51,7 +56,8 @@ export function lunchOptions(
     const id = food.copyOf ?? food.id;
     if (raw || slot.not?.includes(id) || !(slot.groups.includes(food.group) || slot.foods.includes(id)))
       return [];
-    return [{ row, portion: Math.min(row.amount, slot.portion[row.unit]) }];
+    const notFor = eaters.flatMap(([name, risks]) => (isNotFor(food, risks) ? [name] : []));
+    return [{ row, portion: Math.min(row.amount, slot.portion[row.unit]), notFor }];
   });
 }
 
@@ -74,7 +80,8 @@ export function packLunch(
       const own = offered.filter(({ row }) => row.whose !== '' && row.whose === person);
       const anybodys = offered.filter(({ row }) => row.whose === '');
       const fit = [...own, ...anybodys].filter(
-        (option) => !has.has(option.row.id) && remaining(option) >= option.portion,
+        (option) =>
+          !option.notFor.includes(person) && !has.has(option.row.id) && remaining(option) >= option.portion,
       );
       const option = fit.length === 0 ? null : (fit[(passed[`${person} ${slot}`] ?? 0) % fit.length] ?? null);
       if (option) {

@@ -32,7 +32,8 @@ function poolOf(name: PoolName): Piscina {
     minThreads: 0,
     maxThreads: POOLS[name].threads,
     maxQueue: MAX_WAITING,
-    idleTimeout: 120_000,
+    // A worker keeps its memory; one that nobody asks goes.
+    idleTimeout: 30_000,
     niceIncrement: NICE,
     resourceLimits: { maxOldGenerationSizeMb: POOLS[name].memoryMb },
   }));

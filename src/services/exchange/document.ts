@@ -1,3 +1,7 @@
+import type { Hemisphere } from '@/core/calendar/hemisphere';
+import type { Marks } from '@/core/foods/forWhom';
+import type { Caution } from '@/core/model/history';
+
 /** What a household's document calls itself, and its version: docs/formats/household.schema.json says what is in it. */
 export const FORMAT = 'orderly-frost-household';
 export const FORMAT_VERSION = 1;
@@ -7,11 +11,14 @@ export interface DocumentHousehold {
   name: string;
   time_zone: string;
   currency: string;
-  caution: 'usual' | 'careful';
+  caution: Caution;
   units: 'metric' | 'us';
   decimals: 'point' | 'comma';
   date_order: 'dmy' | 'mdy';
   people: string[];
+  /** Not in documents of before 0.16. */
+  marks?: Marks;
+  hemisphere?: Hemisphere;
   notify_at: string;
   lead_chilled: number;
   lead_frozen: number;

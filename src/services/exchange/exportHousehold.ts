@@ -18,6 +18,8 @@ async function headOf(db: Sql, householdId: number): Promise<DocumentHousehold> 
     decimals: settings.decimals,
     date_order: settings.dateOrder,
     people: settings.people,
+    marks: settings.marks,
+    hemisphere: settings.hemisphere,
     notify_at: settings.notifyAt,
     lead_chilled: settings.leadChilled,
     lead_frozen: settings.leadFrozen,

@@ -135,6 +135,8 @@ export async function importHousehold(
       decimals: household.decimals,
       dateOrder: household.date_order,
       people: household.people,
+      marks: household.marks ?? {},
+      hemisphere: household.hemisphere ?? 'north',
       notifyAt: household.notify_at,
       leadChilled: household.lead_chilled,
       leadFrozen: household.lead_frozen,

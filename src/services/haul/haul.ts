@@ -109,7 +109,7 @@ function labelled(item: Package, part: HaulPart | undefined, context: HouseholdC
     freezes && food
       ? asFrozen(item, food, today, household.settings.caution, freezerCold(kitchen, part?.zone ?? null))
       : item;
-  const label = labelText(shown, food);
+  const label = labelText(shown, food, household.settings);
   return { label, tape: tapeWords(label), to_freeze: shown !== item };
 }
 

@@ -117,6 +117,7 @@ function toPlace(
           ? labelText(
               asFrozen(item, group.food, frozenOn, household.settings.caution, freezerCold(kitchen)),
               group.food,
+              household.settings,
             )
           : null,
     })),

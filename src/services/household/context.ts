@@ -48,7 +48,14 @@ export async function contextOf(household: Household): Promise<HouseholdContext>
     ...{ household, reference, kitchen, today, at, openVerdict },
     mayEat: (found) => {
       const food = reference.byId.get(found.foodId) ?? UNKNOWN_FOOD;
-      return mayEat(found, { today, at, hot: false, food, cut: openVerdict(found) });
+      return mayEat(found, {
+        today,
+        at,
+        hot: false,
+        food,
+        eaters: household.settings,
+        cut: openVerdict(found),
+      });
     },
   };
 }

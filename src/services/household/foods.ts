@@ -95,9 +95,11 @@ export async function readVocabulary() {
     today,
     units: household.settings.units,
     dateOrder: household.settings.dateOrder,
+    hemisphere: household.settings.hemisphere,
     here: await keptSince(household, 'here', () => readFoodCounts(sql(), household.id)),
     currency: household.currency,
     caution: household.settings.caution,
+    marks: household.settings.marks,
     foods: reference.foods.filter(({ retired }) => !retired),
     zones: kitchen.zones.map((zone) => ({
       ...toPlace(zone),

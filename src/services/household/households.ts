@@ -89,11 +89,13 @@ export const newHouseholdSchema = Joi.object({
     .valid(...CAUTIONS)
     .default('usual'),
   people: HOUSEHOLD_WORDS.people.default([]),
+  marks: HOUSEHOLD_WORDS.marks.default({}),
+  hemisphere: HOUSEHOLD_WORDS.hemisphere.default('north'),
 });
 
 type NewHouseholdBody = Pick<
   HouseholdSettings,
-  'name' | 'currency' | 'units' | 'decimals' | 'caution' | 'people'
+  'name' | 'currency' | 'units' | 'decimals' | 'caution' | 'people' | 'marks' | 'hemisphere'
 > & {
   time_zone: string;
   date_order: HouseholdSettings['dateOrder'];
@@ -128,6 +130,8 @@ export async function addOwnHousehold(body: unknown): Promise<{ id: number }> {
     date_order: dateOrder,
     caution,
     people,
+    marks,
+    hemisphere,
   } = told;
   const { member } = await mayAddHousehold();
   const others = await visibleHouseholds();
@@ -151,6 +155,8 @@ export async function addOwnHousehold(body: unknown): Promise<{ id: number }> {
       decimals,
       dateOrder,
       people,
+      marks,
+      hemisphere,
       notifyAt: '08:00',
       leadChilled: USUAL_LEAD.chilled,
       leadFrozen: USUAL_LEAD.frozen,

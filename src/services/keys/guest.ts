@@ -68,14 +68,15 @@ async function labelOf(code: string, tiles: readonly GuestTile[]): Promise<Guest
   if (!found || found.gone?.how === 'undone')
     throw new Problem(404, 'not-found', 'There is no such label here.');
   const view = toPackageView(found, context);
-  const { amount, happened, due, thenDo } = labelText(found, context.reference.byId.get(found.foodId));
+  const food = context.reference.byId.get(found.foodId);
+  const { amount, happened, due, thenDo, notFor } = labelText(found, food, context.household.settings);
   return {
     code: found.code,
     name: view.food.name,
     amount_words: amount,
     happened,
     due,
-    then_do: thenDo,
+    then_do: [notFor, thenDo].filter((part) => part !== '').join(' · '),
     left_words: view.left_words,
     unfit: view.verdict === 'discard' || view.verdict === 'ask',
     gone: found.gone !== null,

@@ -1,3 +1,4 @@
+import type { Hemisphere } from '@/core/calendar/hemisphere';
 import Joi from 'joi';
 import { addDays } from '@/core/calendar/calendarDate';
 import { instantInZone } from '@/core/calendar/instantInZone';
@@ -58,6 +59,7 @@ export interface LumpView {
     grams: number | null;
   }[];
   today: string;
+  hemisphere: Hemisphere;
 }
 
 const NAMELESS = /nameless|mystery|unknown|unlabell?ed|lump|no name/i;
@@ -181,6 +183,7 @@ export async function readLump(): Promise<LumpView> {
   const rows = await readStockRows(household, today);
   return {
     today,
+    hemisphere: household.settings.hemisphere,
     zones: kitchen.zones.map(({ id, name, applianceName }) => ({ id, name: `${name}, ${applianceName}` })),
     nameless: rows
       .filter(({ called }) => NAMELESS.test(called))

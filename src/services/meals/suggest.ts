@@ -1,4 +1,6 @@
 import Joi from 'joi';
+import { isNotFor } from '@/core/foods/forWhom';
+import { needsCooking } from '@/core/foods/needsCooking';
 import { canSplit } from '@/core/firstout/allocate';
 import { firstOutKey } from '@/core/firstout/firstOutKey';
 import { freeAmount } from '@/core/firstout/promised';
@@ -54,10 +56,13 @@ const PIECE_G = 60;
 const DAYS = 7;
 
 /** A package as a week is made from it; `null`: no meal is. */
-function toPack(found: Package, { reference, today, mayEat }: HouseholdContext): WeekPack | null {
+function toPack(found: Package, { household, reference, today, mayEat }: HouseholdContext): WeekPack | null {
   const food = reference.byId.get(found.foodId);
   const free = freeAmount(found, today);
   if (!food || free <= 0 || mayEat(asEdible(found)).may !== 'eat' || isHandsOff(found, today)) return null;
+  // Nobody is suggested what is not for somebody at the table (K14).
+  const risks = Object.values(household.settings.marks).flat();
+  if (isNotFor(food, risks, needsCooking(food))) return null;
   if (found.governingDate < today || found.zoneId === null || !(isMain(food) || isSide(food))) return null;
   return {
     ...{ id: found.id, code: found.code, called: found.called, food, amount: free },

@@ -85,6 +85,7 @@ function drawLabel(
   top = line('text', 10, INK, label.amount, top);
   top = line('text', 9, SLATE, label.happened, top);
   top = line('strong', 11.5, INK, label.due, top + 1);
+  if (label.notFor !== '') top = line('strong', 8, INK, label.notFor, top + 0.5);
   if (!coded) {
     line('heading', 12, INK, label.code, top + 1);
     return;
@@ -162,7 +163,7 @@ export async function printLabels(query: {
         : item;
     const judgedAs = food?.name ?? item.foodId;
     return {
-      ...labelText(shown, food),
+      ...labelText(shown, food, household.settings),
       judgedAs,
       address: `${publicUrl()}/p/${item.code}${opens(item.code)}`,
     };

@@ -59,6 +59,8 @@ export interface PackageView {
   /** Why it is not simply eaten; empty: it is. */
   why: string;
   rule: string;
+  /** Whom it is not for, in words (K14); empty: it is for everybody. */
+  not_for: string;
   /** "tonight", "Thu", "4 Dec". */
   due_words: string;
   due_full: string;
@@ -155,6 +157,7 @@ export function toPackageView(found: Package, context: ViewContext): PackageView
     verdict: answer.may,
     why: answer.says,
     rule: answer.rule,
+    not_for: answer.notFor,
     due_words: standing.band === 'past' ? 'past' : sayDueDate(found.governingDate, today),
     due_full: `${found.governingKind === 'use-by' ? 'use by' : 'best by'} ${sayFullDate(found.governingDate)}`,
     left_words: sayDaysLeft(standing.daysLeft),

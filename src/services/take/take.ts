@@ -1,3 +1,4 @@
+import { isNotFor } from '@/core/foods/forWhom';
 import { groupStock } from '@/core/stock/groupStock';
 import { LUNCH_SLOTS, lunchOptions, type LunchOption } from '@/core/stock/packLunch';
 import { sayAmount } from '@/core/units/sayAmount';
@@ -41,9 +42,13 @@ export async function readTake(): Promise<TakeView> {
   const lunch = LUNCH_SLOTS.map((slot) => ({
     id: slot.id,
     name: slot.name,
-    options: lunchOptions(rows, slot, foodOf, today, mayEat),
+    options: lunchOptions(rows, slot, foodOf, today, mayEat, household.settings.marks),
   }));
-  const free = helpYourself(rows, foodOf, today, mayEat);
+  // Nobody is offered what is not for her (K14).
+  const risks = person === null ? [] : household.settings.marks[person];
+  const free = helpYourself(rows, foodOf, today, mayEat).filter(
+    ({ foodId }) => !isNotFor(foodOf(foodId) ?? {}, risks),
+  );
   const groupsOf = (whose: string) =>
     groupStock(
       free.filter((row) => row.whose === whose),

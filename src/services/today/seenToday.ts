@@ -15,6 +15,7 @@ export type SeenPackage = Pick<
   | 'band'
   | 'verdict'
   | 'rule'
+  | 'not_for'
   | 'due_words'
   | 'due_full'
   | 'left_words'
@@ -90,6 +91,7 @@ function seenRow({ view, ...row }: FirstOutRow): SeenRow {
     band,
     verdict,
     rule,
+    not_for,
     due_words,
     due_full,
     left_words,
@@ -107,6 +109,7 @@ function seenRow({ view, ...row }: FirstOutRow): SeenRow {
         band,
         verdict,
         rule,
+        not_for,
         due_words,
         due_full,
         left_words,

@@ -41,6 +41,7 @@ function PrintedStrip({ strip }: { strip: Strip }) {
         <p>{strip.amount}</p>
         <p>{strip.happened}</p>
         <p className="font-heading font-semibold">{strip.due}</p>
+        {strip.notFor !== '' && <p className="font-semibold text-beet">{strip.notFor}</p>}
         <p className="text-[0.9375rem]">{strip.thenDo}</p>
       </div>
       <div className="flex-none text-center">

@@ -3,7 +3,7 @@
 import { useState } from 'react';
 import type { HouseholdView } from '@/services/household/householdView';
 import { useDoor } from '../door/useDoor';
-import { Choice } from '../forms/Choice';
+import { CautionField } from '../start/CautionField';
 import { NumberField } from '../forms/NumberField';
 
 /** When and how far ahead the household is told, and how careful it is. */
@@ -39,15 +39,7 @@ export function HeadsUpForm({ settings }: { settings: HouseholdView['settings'] 
             onChange={(event) => change({ notifyAt: event.target.value })}
           />
         </label>
-        <Choice
-          label="Caution"
-          value={wanted.caution}
-          choices={[
-            ['usual', 'Usual'],
-            ['careful', 'Careful: babies, pregnant, old or ill at the table'],
-          ]}
-          onChoose={(caution) => change({ caution })}
-        />
+        <CautionField value={wanted.caution} onChoose={(caution) => change({ caution })} />
         <NumberField
           label="Days ahead, chilled"
           value={wanted.leadChilled}

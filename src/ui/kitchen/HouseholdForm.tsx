@@ -6,7 +6,8 @@ import { useDoor } from '../door/useDoor';
 import { postJson } from '../door/fetchJson';
 import { Choice } from '../forms/Choice';
 import { namesOf } from '../start/namesOf';
-import { DATE_CHOICES, DECIMAL_CHOICES, UNIT_CHOICES } from '../start/unitChoices';
+import { MarksField } from '../start/MarksField';
+import { DATE_CHOICES, DECIMAL_CHOICES, HEMISPHERE_CHOICES, UNIT_CHOICES } from '../start/unitChoices';
 
 /** What the household is called, who lives there, and how it measures and writes dates. */
 export function HouseholdForm({ view }: { view: HouseholdView }) {
@@ -14,6 +15,8 @@ export function HouseholdForm({ view }: { view: HouseholdView }) {
   const { settings } = view;
   const [name, setName] = useState(settings.name);
   const [people, setPeople] = useState(settings.people.join(', '));
+  const [marks, setMarks] = useState(settings.marks);
+  const [hemisphere, setHemisphere] = useState(settings.hemisphere);
   const [units, setUnits] = useState(settings.units);
   const [decimals, setDecimals] = useState(settings.decimals);
   const [dateOrder, setDateOrder] = useState(settings.dateOrder);
@@ -52,6 +55,8 @@ export function HouseholdForm({ view }: { view: HouseholdView }) {
           const changes = {
             name: name.trim(),
             people: namesOf(people),
+            marks,
+            hemisphere,
             units,
             decimals,
             dateOrder,
@@ -84,9 +89,11 @@ export function HouseholdForm({ view }: { view: HouseholdView }) {
             onChange={(event) => setPeople(event.target.value)}
           />
         </label>
+        <MarksField people={namesOf(people)} marks={marks} onChange={setMarks} />
         <Choice label="Units" value={units} choices={UNIT_CHOICES} onChoose={setUnits} />
         <Choice label="Tenths" value={decimals} choices={DECIMAL_CHOICES} onChoose={setDecimals} />
         <Choice label="Dates in figures" value={dateOrder} choices={DATE_CHOICES} onChoose={setDateOrder} />
+        <Choice label="Seasons" value={hemisphere} choices={HEMISPHERE_CHOICES} onChoose={setHemisphere} />
         <label>
           <span className="block text-slate">Time zone</span>
           <input

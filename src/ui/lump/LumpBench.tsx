@@ -54,7 +54,10 @@ export function LumpBench({ view }: { view: LumpView }) {
   const [since, setSince] = useState('');
   const itself = view.nameless.find(({ id }) => id === nameless) ?? null;
   const weight = size.trim() === '' ? null : typedAmount(size, 'g', units);
-  const age = useMemo(() => aboutAge(since.trim(), view.today), [since, view.today]);
+  const age = useMemo(
+    () => aboutAge(since.trim(), view.today, view.hemisphere),
+    [since, view.today, view.hemisphere],
+  );
   const strangeAge = since.trim() !== '' && (age === null || age.on > view.today);
   const nothing =
     weight?.amount == null &&

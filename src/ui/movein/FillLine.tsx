@@ -109,6 +109,7 @@ export function FillLine({
             </span>
             {filled.preview.due && <b className="ml-2 font-heading text-lg">{filled.preview.due}</b>}
             {filled.preview.warning !== '' && <b className="block text-beet">{filled.preview.warning}</b>}
+            {filled.preview.notFor !== '' && <b className="block text-beet">{filled.preview.notFor}</b>}
             {filled.preview.refused && <b className="block text-beet">{filled.preview.refused}</b>}
           </p>
         )}

@@ -19,6 +19,8 @@ const VERDICT_WORDS: Record<PackageDetail['verdict'], string> = {
   discard: 'Not for eating: throw it out.',
 };
 
+const MAY_BE_EATEN: PackageDetail['verdict'][] = ['eat', 'look-first'];
+
 /** It was taken today, or lost, and is here after all. */
 function ComeBack({ detail }: { detail: PackageDetail }) {
   const { act } = useDoor();
@@ -36,6 +38,7 @@ function ComeBack({ detail }: { detail: PackageDetail }) {
 /** Everything about one package: how it stands, what can be done, why its date is what it is. */
 export function PackageCard({ detail }: { detail: PackageDetail }) {
   const [curious, setCurious] = useState(false);
+  const mayEatIt = !detail.gone && detail.not_for !== '' && MAY_BE_EATEN.includes(detail.verdict);
   const facts: [string, string][] = [
     ['Code', [detail.code, ...detail.old_codes.map((code) => `before ${code}`)].join(', ')],
     ...(detail.food.judged_as === detail.food.name
@@ -64,8 +67,14 @@ export function PackageCard({ detail }: { detail: PackageDetail }) {
         >
           {detail.gone
             ? `Gone: ${detail.gone.how} on ${detail.gone.on}.`
-            : `${detail.left_words}. ${VERDICT_WORDS[detail.verdict]}`}
+            : [`${detail.left_words}.`, mayEatIt ? '' : VERDICT_WORDS[detail.verdict]].join(' ')}
         </p>
+        {mayEatIt && (
+          <p>
+            <b className="font-heading text-beet">{detail.not_for}</b> For everybody else:{' '}
+            {VERDICT_WORDS[detail.verdict].toLowerCase()}
+          </p>
+        )}
       </div>
       {detail.kept_for && (
         <p className="rounded-part bg-tape px-3 py-2 text-tape-ink">

@@ -8,7 +8,7 @@ const BAND_WORDS: Record<Band, string> = {
   past: 'past its date',
 };
 
-type Said = Pick<PackageView, 'amount_words' | 'story' | 'due_full' | 'band' | 'verdict'> & {
+type Said = Pick<PackageView, 'amount_words' | 'story' | 'due_full' | 'band' | 'verdict' | 'not_for'> & {
   food: Pick<PackageView['food'], 'name'>;
   zone: Pick<NonNullable<PackageView['zone']>, 'name' | 'appliance'> | null;
 };
@@ -22,6 +22,7 @@ export function sayPackage(view: Said, count = 1): string {
     view.due_full,
     BAND_WORDS[view.band],
     ...(view.verdict === 'discard' ? ['not for eating'] : []),
+    ...(view.not_for === '' ? [] : [view.not_for.replace(/\.$/, '')]),
     ...(view.verdict === 'ask' ? ['to be decided at the outage desk'] : []),
   ].join(', ');
 }

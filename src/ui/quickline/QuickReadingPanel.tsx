@@ -83,6 +83,7 @@ export function QuickReadingPanel({
             </span>
             <b className="font-heading text-lg">{preview.due}</b>
             {preview.warning !== '' && <b className="block text-beet">{preview.warning}</b>}
+            {preview.notFor !== '' && <b className="block text-beet">{preview.notFor}</b>}
           </p>
         )}
       </div>

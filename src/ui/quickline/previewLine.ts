@@ -1,4 +1,5 @@
 import { sayFullDate } from '@/core/calendar/sayDate';
+import { forWhom } from '@/core/foods/forWhom';
 import { keepingOn } from '@/core/keeping/judgeKeeping';
 import type { TrailLine } from '@/core/model/history';
 import type { IntakeLine } from '@/core/model/intakeLine';
@@ -19,6 +20,8 @@ export interface LinePreview {
   overrule: boolean;
   /** What is wrong with it already: past its date when it comes in. */
   warning: string;
+  /** Whom of the household it is not for (K14). */
+  notFor: string;
 }
 
 function sayPacks({ amount, packs, unit }: IntakeLine): string {
@@ -54,9 +57,10 @@ export function previewLine(
   ownFood: QuickReading['ownFood'] = null,
 ): LinePreview {
   const packs = sayPacks(line);
-  const nothing = { packs, due: null, trail: [], refused: null, overrule: false, warning: '' };
+  const nothing = { packs, due: null, trail: [], refused: null, overrule: false, warning: '', notFor: '' };
   try {
-    const [event] = storeHaul([line], previewWorld(vocabulary, ownFood)).events;
+    const world = previewWorld(vocabulary, ownFood);
+    const [event] = storeHaul([line], world).events;
     if (!event) return nothing;
     const { after } = event;
     const { verdict } = keepingOn(
@@ -68,6 +72,10 @@ export function previewLine(
       ...nothing,
       due: `${kind} ${sayFullDate(after.governingDate)}`,
       trail: after.trail,
+      notFor: forWhom(world.food(after.foodId), {
+        marks: vocabulary.marks ?? {},
+        caution: vocabulary.caution,
+      }),
       warning:
         verdict === 'discard'
           ? 'Past its use by already: not for eating, throw it out.'

@@ -8,7 +8,8 @@ import type { Vocabulary } from '@/services/household/foods';
 import { useRead } from '../door/useRead';
 
 export type KnownVocabulary = Omit<QuickVocabulary<Food>, 'zones'> &
-  Pick<Vocabulary, 'caution' | 'currency' | 'zones'>;
+  Pick<Vocabulary, 'caution' | 'currency' | 'zones'> &
+  Partial<Pick<Vocabulary, 'marks'>>;
 
 /** Foods and zones for reading the line; read again on `renew`. */
 export function useVocabulary(): {

@@ -2,11 +2,16 @@
 
 import Link from 'next/link';
 import { useState, useSyncExternalStore } from 'react';
+import type { Hemisphere } from '@/core/calendar/hemisphere';
+import type { Marks } from '@/core/foods/forWhom';
+import type { Caution } from '@/core/model/history';
 import { PLAIN_WORDING, type Wording } from '@/core/units/wording';
 import { Choice } from '../forms/Choice';
 import { postJson } from '../door/fetchJson';
 import { namesOf } from './namesOf';
-import { DATE_CHOICES, DECIMAL_CHOICES, UNIT_CHOICES } from './unitChoices';
+import { CautionField } from './CautionField';
+import { MarksField } from './MarksField';
+import { DATE_CHOICES, DECIMAL_CHOICES, HEMISPHERE_CHOICES, UNIT_CHOICES } from './unitChoices';
 
 /** What a country's shops count in; others are chosen by hand. */
 const CURRENCY_OF: Readonly<Record<string, string>> = {
@@ -32,13 +37,31 @@ const CURRENCY_OF: Readonly<Record<string, string>> = {
   TR: 'TRY',
 };
 
+/** Where the use-by of a pack is its safety date by law. */
+const BY_THE_PACK = new Set(
+  'GB IE FR DE AT BE NL LU ES PT IT GR CY MT DK SE FI EE LV LT PL CZ SK HU SI HR RO BG NO IS LI CH'.split(
+    ' ',
+  ),
+);
+/** Where summer begins in December. */
+const SOUTH = new Set('AU NZ ZA AR CL UY PY BO PE BR NA BW LS SZ MZ MG ZW ZM MW MU RE FJ PG'.split(' '));
+
 interface Guess extends Wording {
+  caution: Caution;
+  hemisphere: Hemisphere;
   timeZone: string;
   currency: string;
   dateOrder: 'dmy' | 'mdy';
 }
 
-const NO_GUESS: Guess = { ...PLAIN_WORDING, timeZone: 'UTC', currency: 'EUR', dateOrder: 'dmy' };
+const NO_GUESS: Guess = {
+  ...PLAIN_WORDING,
+  timeZone: 'UTC',
+  currency: 'EUR',
+  dateOrder: 'dmy',
+  caution: 'usual',
+  hemisphere: 'north',
+};
 let guessed: Guess | null = null;
 
 /** What the browser says of where it is. */
@@ -53,6 +76,8 @@ function guess(): Guess {
     units: us ? 'us' : 'metric',
     decimals: new Intl.NumberFormat(navigator.language).format(1.5).includes(',') ? 'comma' : 'point',
     dateOrder: us ? 'mdy' : 'dmy',
+    caution: BY_THE_PACK.has(region) ? 'printed' : 'usual',
+    hemisphere: SOUTH.has(region) ? 'south' : 'north',
   };
   return guessed;
 }
@@ -65,11 +90,12 @@ export function OwnKitchenForm({ timeZones, currencies }: { timeZones: string[];
   const [changed, setChanged] = useState<Partial<Guess>>({});
   const [name, setName] = useState('');
   const [people, setPeople] = useState('');
-  const [caution, setCaution] = useState<'usual' | 'careful'>('usual');
+  const [marks, setMarks] = useState<Marks>({});
   const [fault, setFault] = useState('');
   const [busy, setBusy] = useState(false);
-  const { timeZone, currency, units, decimals, dateOrder } = { ...told, ...changed };
+  const { timeZone, currency, units, decimals, dateOrder, caution, hemisphere } = { ...told, ...changed };
   const zones = timeZones.includes(timeZone) ? timeZones : [timeZone, ...timeZones];
+  const names = namesOf(people);
   const make = async (): Promise<void> => {
     if (name.trim() === '') {
       setFault('What is your household called? Any name will do: the street, the family.');
@@ -85,7 +111,9 @@ export function OwnKitchenForm({ timeZones, currencies }: { timeZones: string[];
         decimals,
         date_order: dateOrder,
         caution,
-        people: namesOf(people),
+        hemisphere,
+        people: names,
+        marks: Object.fromEntries(Object.entries(marks).filter(([one]) => names.includes(one))),
       };
       await postJson('/api/v1/households/add', body, { household: '' });
       window.location.assign('/move-in');
@@ -140,20 +168,14 @@ export function OwnKitchenForm({ timeZones, currencies }: { timeZones: string[];
             setChanged({ ...changed, units: value, dateOrder: value === 'us' ? 'mdy' : 'dmy' })
           }
         />
-        <Choice
-          label="How careful"
-          value={caution}
-          choices={[
-            ['usual', 'Usual'],
-            ['careful', 'Careful: babies, pregnant, old or ill at the table'],
-          ]}
-          onChoose={setCaution}
-        />
+        <CautionField value={caution} onChoose={(value) => setChanged({ ...changed, caution: value })} />
+        <MarksField people={names} marks={marks} onChange={setMarks} />
       </div>
       <details>
         <summary className="min-h-11 cursor-pointer py-2 text-slate-deep">
           {timeZone.replaceAll('_', ' ')} · {currency} · {decimals === 'comma' ? '1,5' : '1.5'} ·{' '}
-          {dateOrder === 'dmy' ? 'day first (25/11)' : 'month first (11/25)'}: is that right?
+          {dateOrder === 'dmy' ? 'day first (25/11)' : 'month first (11/25)'} ·{' '}
+          {hemisphere === 'north' ? 'summer in June' : 'summer in December'}: is that right?
         </summary>
         <div className="mt-2 grid gap-4 sm:grid-cols-2">
           <label>
@@ -191,6 +213,12 @@ export function OwnKitchenForm({ timeZones, currencies }: { timeZones: string[];
             value={dateOrder}
             choices={DATE_CHOICES}
             onChoose={(value) => setChanged({ ...changed, dateOrder: value })}
+          />
+          <Choice
+            label="Seasons"
+            value={hemisphere}
+            choices={HEMISPHERE_CHOICES}
+            onChoose={(value) => setChanged({ ...changed, hemisphere: value })}
           />
         </div>
       </details>

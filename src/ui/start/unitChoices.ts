@@ -13,3 +13,8 @@ export const DATE_CHOICES = [
   ['dmy', '25/11: the day first'],
   ['mdy', '11/25: the month first'],
 ] as const;
+
+export const HEMISPHERE_CHOICES = [
+  ['north', 'Summer in June'],
+  ['south', 'Summer in December'],
+] as const;

@@ -32,6 +32,7 @@ export function TakeBench({ view }: { view: TakeView }) {
         onClick={() => void act({ type: 'package.take', package: first.id, version: first.version })}
       >
         <b className="font-heading text-xl leading-tight font-semibold">{first.food.name}</b>
+        {first.not_for !== '' && <b className="text-[0.9375rem] text-beet">{first.not_for}</b>}
         <span className="flex w-full flex-wrap items-baseline gap-x-2 text-slate">
           <span>
             {packs > 1 && <b className="text-ink">{packs} × </b>}

@@ -199,6 +199,19 @@ async function readBytes(request: Request, most: number, tooLarge: Problem): Pro
   return Buffer.concat(chunks);
 }
 
+/** A surrogate that stands alone. */
+const HALF = /\p{Cs}/u;
+
+/** Half a character can only be written as an escape; nothing of ours can keep it. @throws SyntaxError */
+function mustBeWhole(text: string): void {
+  if (!/\\ud[89a-f]/i.test(text)) return;
+  JSON.parse(text, (key, value: unknown) => {
+    if (HALF.test(key) || (typeof value === 'string' && HALF.test(value)))
+      throw new SyntaxError('half a character');
+    return value;
+  });
+}
+
 /** The JSON body of a request. @throws Problem 400, 413 or 415 */
 async function readBody(request: Request, role: Role | null): Promise<unknown> {
   if (!/^application\/json(;|$)/i.test(request.headers.get('content-type') ?? '')) {
@@ -207,13 +220,19 @@ async function readBody(request: Request, role: Role | null): Promise<unknown> {
   const most = role === 'reader' ? MAX_READER_BYTES : MOST_BYTES;
   const says = `The body is larger than ${most / 1000} kB. Send it in parts.`;
   const bytes = await readBytes(request, most, new Problem(413, 'too-large', says));
+  const text = bytes.toString('utf8');
   try {
-    return parse(bytes.toString('utf8'), null, {
+    mustBeWhole(text);
+    return parse(text, null, {
       protoAction: 'error',
       constructorAction: 'error',
     });
   } catch {
-    throw new Problem(400, 'invalid', 'The body is not valid JSON, or names what JSON must not.');
+    throw new Problem(
+      400,
+      'invalid',
+      'The body is not valid JSON, has half a character in it, or names what JSON must not.',
+    );
   }
 }
 

@@ -1,3 +1,6 @@
+import { dequal } from 'dequal';
+import { type Marks, RISK_WORDS } from '../../foods/forWhom';
+import type { Caution } from '../../model/history';
 import { Refusal } from '../../model/refusal';
 import type { Decision } from '../../model/decision';
 import { redatePackages } from '../package/redatePackages';
@@ -19,12 +22,26 @@ function sayPeople(before: readonly string[], after: readonly string[]): string 
     .join(', ');
 }
 
+const CAUTION_WORDS: Record<Caution, string> = {
+  usual: 'the shorter of our figure and the printed date counts',
+  careful: 'the shortest figures count',
+  printed: 'the printed use-by of a closed pack counts',
+};
+
+/** "Tuva is pregnant". */
+function sayMarks(marks: Marks): string {
+  const said = Object.entries(marks).map(
+    ([name, risks]) => `${name} is ${risks.map((risk) => RISK_WORDS[risk]).join(' and ')}`,
+  );
+  return said.length === 0 ? 'nobody needs more care any more' : said.join(', ');
+}
+
 function sayChanges(before: HouseholdSettings, after: HouseholdSettings): string {
   const told = [
     before.notifyAt === after.notifyAt ? '' : `heads-ups at ${after.notifyAt}`,
     before.leadChilled === after.leadChilled ? '' : `chilled food told ${after.leadChilled} days ahead`,
     before.leadFrozen === after.leadFrozen ? '' : `frozen food told ${after.leadFrozen} days ahead`,
-    before.caution === after.caution ? '' : `caution ${after.caution}`,
+    before.caution === after.caution ? '' : CAUTION_WORDS[after.caution],
     before.name === after.name ? '' : `called ${after.name}`,
     before.timeZone === after.timeZone ? '' : `time zone ${after.timeZone}`,
     before.currency === after.currency ? '' : `currency ${after.currency}`,
@@ -39,7 +56,11 @@ function sayChanges(before: HouseholdSettings, after: HouseholdSettings): string
       : after.dateOrder === 'mdy'
         ? 'month first in dates'
         : 'day first in dates',
+    before.hemisphere === after.hemisphere
+      ? ''
+      : `seasons of the ${after.hemisphere === 'south' ? 'southern' : 'northern'} half of the world`,
     sayPeople(before.people, after.people),
+    dequal(before.marks, after.marks) ? '' : sayMarks(after.marks),
     before.feedKey === after.feedKey ? '' : 'a new calendar address; the old one is shut',
   ].filter((part) => part !== '');
   return told.length === 0 ? 'Nothing changed in the household.' : `Household: ${told.join(', ')}.`;
@@ -55,9 +76,11 @@ function setHousehold(
   world: World,
 ): Decision {
   const before = world.settings;
+  const told = { ...before, ...command.changes };
   const after = {
-    ...before,
-    ...command.changes,
+    ...told,
+    // Whoever left is not asked about any more.
+    marks: Object.fromEntries(Object.entries(told.marks).filter(([name]) => told.people.includes(name))),
     ...(command.renewFeed ? { feedKey: world.newKey() } : {}),
   };
   if (!CLOCK.test(after.notifyAt))

@@ -12,12 +12,12 @@ const DATE_BY_FIGURE =
 
 /** A day on which something happened, read at an offset; one still to come is a fault, and asked about. */
 function readDay(draft: QuickDraft, token: QuickToken, from: number): ToldDay {
-  const { today, dateOrder } = draft.vocabulary;
+  const { today, dateOrder, hemisphere } = draft.vocabulary;
   const rest = draft.textFrom(from);
   const read = dateWords(rest, today, 'past', dateOrder);
   if (read && 'date' in read && read.date <= today)
     return { on: read.date, to: from + read.length, bad: false, about: '' };
-  const age = aboutAge(rest, today);
+  const age = aboutAge(rest, today, hemisphere);
   if (age) return { on: age.on, to: from + age.length, bad: false, about: age.says };
   if (!read) return { on: today, to: from, bad: false, about: '' };
   const to = from + read.length;
@@ -69,9 +69,9 @@ export const readBareDate: Reader = (draft, token, at) => {
   if (draft.start || token.kind === 'mark') return 0;
   const rest = draft.textFrom(token.from);
   if (token.kind === 'number' && !DATE_BY_FIGURE.test(rest)) return 0;
-  const { today, dateOrder } = draft.vocabulary;
+  const { today, dateOrder, hemisphere } = draft.vocabulary;
   const read = dateWords(rest, today, 'past', dateOrder);
-  const age = !read || 'missing' in read ? aboutAge(rest, today) : null;
+  const age = !read || 'missing' in read ? aboutAge(rest, today, hemisphere) : null;
   if (!age && !read) return 0;
   if (!age && read && 'date' in read && read.date > today) {
     const words = rest.slice(0, read.length).trim();

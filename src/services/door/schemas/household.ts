@@ -1,4 +1,6 @@
 import Joi from 'joi';
+import { HEMISPHERES } from '@/core/calendar/hemisphere';
+import { RISKS } from '@/core/model/food';
 import { UNIT_SYSTEMS } from '@/core/units/readAmount';
 import { DECIMALS } from '@/core/units/wording';
 import { plainText } from '../validate';
@@ -29,4 +31,17 @@ export const HOUSEHOLD_WORDS = {
     .items(plainText(40).min(1))
     .max(MOST_PEOPLE)
     .unique((a: string, b: string) => a.toLowerCase() === b.toLowerCase()),
+  marks: Joi.object()
+    .pattern(
+      plainText(40).min(1),
+      Joi.array()
+        .items(Joi.string().valid(...RISKS))
+        .min(1)
+        .unique(),
+    )
+    .max(MOST_PEOPLE)
+    .description('who of the people is pregnant, under one, over 65 or ill; by name'),
+  hemisphere: Joi.string()
+    .valid(...HEMISPHERES)
+    .description('seasons are told by it'),
 };

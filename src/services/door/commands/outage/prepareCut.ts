@@ -1,9 +1,9 @@
 import Joi from 'joi';
 import { prepareCutCommand } from '@/core/ledger/outage/prepareCut';
-import { instantSchema } from '../../validate';
+import { instantSchema, plainText } from '../../validate';
 import { atDoor } from '../../atDoor';
 
 export const prepareCutDoor = atDoor(prepareCutCommand, {
   expected: instantSchema.allow(null).required().description('when the storm comes'),
-  ticked: Joi.array().items(Joi.string().min(1).max(80)).max(100).unique().required(),
+  ticked: Joi.array().items(plainText(80).min(1)).max(100).unique().required(),
 });

@@ -1,3 +1,4 @@
+import { plainText } from '../../validate';
 import Joi from 'joi';
 import { setPartCommand } from '@/core/ledger/outage/setPart';
 import { TELLTALES, USUAL_ROOM_C } from '@/core/model/cut';
@@ -9,7 +10,7 @@ export const setPartDoor = atDoor(setPartCommand, {
   cut: uuid.required(),
   part: Joi.object({
     id: uuid.required().description('of a compartment, else of a cool box or a neighbour’s'),
-    called: Joi.string().trim().min(1).max(60).description('of what nobody drew'),
+    called: plainText(60).min(1).description('of what nobody drew'),
     kind: Joi.string().valid('fridge', 'freezer').description('of what nobody drew'),
     fill: fill.required(),
     doors,

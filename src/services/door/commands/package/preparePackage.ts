@@ -1,3 +1,4 @@
+import { plainText } from '../../validate';
 import Joi from 'joi';
 import { onPackage } from '../../schemas/words';
 import { preparePackageCommand, PREPARE_WAYS } from '@/core/ledger/package/preparePackage';
@@ -8,5 +9,5 @@ export const preparePackageDoor = atDoor(preparePackageCommand, {
   way: Joi.string()
     .valid(...PREPARE_WAYS)
     .required(),
-  note: Joi.string().trim().max(200).allow('').default(''),
+  note: plainText(200).allow('').default(''),
 });
