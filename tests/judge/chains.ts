@@ -104,7 +104,7 @@ function drawCommand({ chance, ...run }: Run, one: Package): Record<string, unkn
     case 13:
       return {
         type: 'household.set',
-        changes: { caution: chance.of(['usual', 'careful']) },
+        changes: { caution: chance.of(['usual', 'careful', 'printed']) },
         renewFeed: false,
       };
     case 14: {

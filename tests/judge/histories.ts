@@ -103,7 +103,7 @@ function drawAround(chance: Chance, from: string): Around {
     blanched: chance.may(0.7),
     fridgeC: chance.of([2, 4, 4, 5, 7, 9]),
     freezerC: chance.of([-22, -18, -18, -15, -12, -7]),
-    caution: chance.of(['usual', 'careful']),
+    caution: chance.of(['usual', 'careful', 'printed']),
     thawHours: chance.may(0.5) ? null : chance.whole(1, 100),
     accepted: chance.may(0.2),
   };

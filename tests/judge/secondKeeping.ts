@@ -270,7 +270,17 @@ function readAll(foodId: string, history: readonly Told[], around: Around): Seco
       if (printed === null || event.frozen) return;
       const day = dayOf(printed.date);
       if (Number(printed.date.slice(0, 4)) > Number(event.on.slice(0, 4)) + 20) throw new No('K3');
-      if (printed.kind === 'use-by' || printed.kind === 'freeze-by') {
+      const school = around.caution === 'printed' && !own;
+      if (school && raw && printed.kind === 'use-by') {
+        // K3c: the maker's date while closed, fourteen days at most; warmth ages it as it ages all.
+        const last = Math.min(day, on + 14);
+        capUse = last;
+        set(Math.min(last, on + down(Math.max(0, last - on) / spoilRate(c))), best);
+      } else if (school && row.outage_class === 'eggs-in-shell' && printed.kind === 'best-before') {
+        capUse = day + 2;
+        capBest = day;
+        set(use, day);
+      } else if (printed.kind === 'use-by' || printed.kind === 'freeze-by') {
         capUse = day;
         set(binds && use !== null ? Math.min(use, day) : day, best);
       } else if (printed.kind === 'best-before') {
@@ -290,7 +300,12 @@ function readAll(foodId: string, history: readonly Told[], around: Around): Seco
         if (opened !== null) throw new No('K4');
         opened = on;
         const [few, most] = open;
-        if (few === null || few === undefined || most === null || most === undefined) return;
+        if (few === null || few === undefined || most === null || most === undefined) {
+          // K3c: the maker answers for a closed pack only.
+          if (around.caution === 'printed' && raw && state === 'chilled' && use !== null)
+            set(Math.min(use, on + down((fridge[1] ?? 0) / spoilRate(c))), best);
+          return;
+        }
         if (wholeProduce) spoils = true;
         const slow = (days: number): number => down(days / spoilRate(c));
         if (state === 'frozen') {

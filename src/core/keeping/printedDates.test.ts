@@ -1,6 +1,6 @@
 import { foods } from '../../../tests/fixtures/reference';
 import { addDays, earlier } from '../calendar/calendarDate';
-import { type PrintedDate, USUAL_CONDITIONS } from '../model/history';
+import { type Caution, type PrintedDate, USUAL_CONDITIONS } from '../model/history';
 import { judgeKeeping } from './judgeKeeping';
 
 const ON = '2027-03-01';
@@ -75,4 +75,49 @@ it('frozen, a printed date has no say any more', () => {
       judgeKeeping(food, history, ON, USUAL_CONDITIONS).bestBy,
     ]);
   }
+});
+
+describe('in a house that goes by the maker’s own date (K3c)', () => {
+  const by = (food: (typeof foods)[number], printed: PrintedDate, caution: Caution, openedOn?: string) =>
+    judgeKeeping(
+      food,
+      [
+        { did: 'bought', on: ON },
+        ...(openedOn === undefined ? [] : [{ did: 'opened' as const, on: openedOn }]),
+      ],
+      openedOn ?? ON,
+      { ...USUAL_CONDITIONS, printed, caution },
+    );
+
+  it.each([1, 6, 30])('raw food printed %d days on: its use-by while closed, two weeks at most', (days) => {
+    const printed: PrintedDate = { kind: 'use-by', date: addDays(ON, days) };
+    for (const food of raw) {
+      const closed = addDays(ON, Math.min(days, 14));
+      expect([food.id, by(food, printed, 'printed').useBy]).toEqual([food.id, closed]);
+      expect(by(food, printed, 'printed').trail.map(({ rule }) => rule)).toContain('K3c');
+      expect(by(food, printed, 'careful').governing.date <= kept(food, printed).governing.date).toBe(true);
+      // Opened, it has no more than our days from then.
+      const most = food.openedDaysMax ?? food.fridgeDaysMax ?? 0;
+      const opened = by(food, printed, 'printed', addDays(ON, 1)).useBy ?? '';
+      expect([food.id, opened]).toEqual([food.id, earlier(closed, addDays(ON, 1 + most))]);
+      // Nobody’s word but the maker’s.
+      const own = [{ did: 'harvested' as const, on: ON }];
+      const conditions = { ...USUAL_CONDITIONS, printed };
+      expect(judgeKeeping(food, own, ON, { ...conditions, caution: 'printed' })).toEqual(
+        judgeKeeping(food, own, ON, conditions),
+      );
+    }
+    for (const food of others.filter(({ outageClass }) => outageClass !== 'eggs-in-shell'))
+      expect(by(food, printed, 'printed')).toEqual(kept(food, printed));
+  });
+
+  it.each([
+    [10, 12],
+    [60, 35],
+  ])('eggs printed %d days on are good for %d', (printed, days) => {
+    const [eggs] = others.filter(({ outageClass }) => outageClass === 'eggs-in-shell');
+    expect(by(eggs!, { kind: 'best-before', date: addDays(ON, printed) }, 'printed').useBy).toBe(
+      addDays(ON, days),
+    );
+  });
 });

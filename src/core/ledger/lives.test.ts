@@ -2,6 +2,8 @@ import { food, index } from '../../../tests/fixtures/reference';
 import { LINE, Store } from '../../../tests/fixtures/memoryStore';
 import { mayEatOn } from '../../../tests/fixtures/mayEatOn';
 import { asEdible } from '../keeping/mayEat';
+import { labelText } from '../labels/labelText';
+import type { Caution } from '../model/history';
 import type { IntakeLine } from '../model/intakeLine';
 import type { Package } from '../model/package';
 import { parseQuickLine } from '../quickline/parseQuickLine';
@@ -65,6 +67,34 @@ describe('dates', () => {
     expect([chilli.useBy, chilli.bestBy]).toEqual([DAY(29), DAY(28)]);
     const given = put('hummus', { start: { did: 'given', on: DAY(25) }, openedOn: DAY(25), printed });
     expect((given.useBy ?? '') <= DAY(29)).toBe(true);
+  });
+
+  it('a house may go by the maker’s date; changing over dates what lies there anew, once', () => {
+    const { store, put, now } = house();
+    const printed = { kind: 'use-by' as const, date: '2026-12-01' };
+    const chicken = put('chicken-whole', { printed });
+    const goBy = (caution: string) =>
+      store.run(
+        { id: `by ${caution}`, type: 'household.set', changes: { caution }, renewFeed: false },
+        noon(25),
+      );
+    expect(chicken.useBy).toBe(DAY(27));
+    expect(goBy('printed').map(({ type }) => type)).toEqual(['package.redated']);
+    expect([now(chicken).useBy, now(chicken).trail.at(-1)?.rule]).toEqual(['2026-12-01', 'K3c']);
+    goBy('careful');
+    expect(now(chicken).useBy).toBe(DAY(26));
+  });
+
+  it('a careful household’s label counts its days once thawed as it does', () => {
+    const { store, put } = house();
+    const soup = put('stew', { ...frozen(27), start: { did: 'cooked', on: DAY(25) } }, 27);
+    const label = (caution: Caution) => labelText(soup, food('stew'), { marks: {}, caution }).thenDo;
+    const days = (text: string) => Number(/within (\d+) d/.exec(text)?.[1]);
+    expect(days(label('careful'))).toBeLessThan(days(label('usual')));
+    expect(
+      labelText(put('brie'), food('brie'), { marks: { Tuva: ['pregnant'] }, caution: store.settings.caution })
+        .notFor,
+    ).toBe('not for Tuva unless cooked through');
   });
 
   it('a freezer above −2 °C keeps nothing frozen, and getting cold again is freezing again', () => {

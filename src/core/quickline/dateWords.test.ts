@@ -64,6 +64,14 @@ describe('an age that somebody remembers is the earliest day it can mean', () =>
   });
 });
 
+it.each([
+  ['summer', '2025-12-01'],
+  ['last winter', '2025-06-01'],
+  ['spring', '2026-09-01'],
+])('where Christmas is in summer, “%s” is %s', (text, on) => {
+  expect(aboutAge(text, '2026-11-25', 'south')).toMatchObject({ on });
+});
+
 it('takes no more of the text than the date', () => {
   const text = ' yesterday > top shelf';
   expect(dateWords(text, TODAY, 'past')).toEqual({ date: '2026-11-24', length: ' yesterday'.length });

@@ -3,10 +3,9 @@
 import { useState } from 'react';
 import type { HouseholdView } from '@/services/household/householdView';
 import { useDoor } from '../door/useDoor';
-import { CautionField } from '../start/CautionField';
 import { NumberField } from '../forms/NumberField';
 
-/** When and how far ahead the household is told, and how careful it is. */
+/** When and how far ahead the household is told. */
 export function HeadsUpForm({ settings }: { settings: HouseholdView['settings'] }) {
   const { act, busy } = useDoor();
   const [wanted, setWanted] = useState(settings);
@@ -39,7 +38,6 @@ export function HeadsUpForm({ settings }: { settings: HouseholdView['settings'] 
             onChange={(event) => change({ notifyAt: event.target.value })}
           />
         </label>
-        <CautionField value={wanted.caution} onChoose={(caution) => change({ caution })} />
         <NumberField
           label="Days ahead, chilled"
           value={wanted.leadChilled}
@@ -61,8 +59,7 @@ export function HeadsUpForm({ settings }: { settings: HouseholdView['settings'] 
 }
 
 /** Only what stands in this form: the rest may have been changed meanwhile. */
-const headsUps = ({ caution, notifyAt, leadChilled, leadFrozen }: HouseholdView['settings']) => ({
-  caution,
+const headsUps = ({ notifyAt, leadChilled, leadFrozen }: HouseholdView['settings']) => ({
   notifyAt,
   leadChilled,
   leadFrozen,

@@ -6,16 +6,18 @@ import { useDoor } from '../door/useDoor';
 import { postJson } from '../door/fetchJson';
 import { Choice } from '../forms/Choice';
 import { namesOf } from '../start/namesOf';
+import { CautionField } from '../start/CautionField';
 import { MarksField } from '../start/MarksField';
 import { DATE_CHOICES, DECIMAL_CHOICES, HEMISPHERE_CHOICES, UNIT_CHOICES } from '../start/unitChoices';
 
-/** What the household is called, who lives there, and how it measures and writes dates. */
+/** What the household is called, who lives there, by which dates it goes, and how it measures and writes. */
 export function HouseholdForm({ view }: { view: HouseholdView }) {
   const { act, tell, busy } = useDoor();
   const { settings } = view;
   const [name, setName] = useState(settings.name);
   const [people, setPeople] = useState(settings.people.join(', '));
   const [marks, setMarks] = useState(settings.marks);
+  const [caution, setCaution] = useState(settings.caution);
   const [hemisphere, setHemisphere] = useState(settings.hemisphere);
   const [units, setUnits] = useState(settings.units);
   const [decimals, setDecimals] = useState(settings.decimals);
@@ -56,6 +58,7 @@ export function HouseholdForm({ view }: { view: HouseholdView }) {
             name: name.trim(),
             people: namesOf(people),
             marks,
+            caution,
             hemisphere,
             units,
             decimals,
@@ -90,6 +93,7 @@ export function HouseholdForm({ view }: { view: HouseholdView }) {
           />
         </label>
         <MarksField people={namesOf(people)} marks={marks} onChange={setMarks} />
+        <CautionField value={caution} onChoose={setCaution} />
         <Choice label="Units" value={units} choices={UNIT_CHOICES} onChoose={setUnits} />
         <Choice label="Tenths" value={decimals} choices={DECIMAL_CHOICES} onChoose={setDecimals} />
         <Choice label="Dates in figures" value={dateOrder} choices={DATE_CHOICES} onChoose={setDateOrder} />

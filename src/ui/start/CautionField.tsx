@@ -21,7 +21,7 @@ const SAYS: Record<Caution, string> = {
 /** By which dates a household goes, each explained. */
 export function CautionField({ value, onChoose }: { value: Caution; onChoose: (value: Caution) => void }) {
   return (
-    <div>
+    <div className="sm:col-span-2">
       <Choice label="Which dates count" value={value} choices={CHOICES} onChoose={onChoose} />
       <p className="mt-1 text-[0.9375rem] text-slate">{SAYS[value]}</p>
     </div>

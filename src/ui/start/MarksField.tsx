@@ -36,6 +36,7 @@ export function MarksField({
                 key={risk}
                 type="button"
                 className="button"
+                data-main={marks[name]?.includes(risk) ?? false}
                 aria-pressed={marks[name]?.includes(risk) ?? false}
                 aria-label={`${name} is ${RISK_WORDS[risk]}`}
                 onClick={() => turn(name, risk)}
