@@ -19,6 +19,13 @@ export function isStart(did: string): did is Start {
 export const isStartEvent = (event: HistoryEvent): event is Extract<HistoryEvent, { did: Start }> =>
   isStart(event.did);
 
+/** True while nothing is known of how old something is but that it is here: its days are the earliest that can be. */
+export function isOfUnknownAge(history: readonly HistoryEvent[]): boolean {
+  const [first] = history;
+  if (!first || !isStartEvent(first) || first.unknown !== true) return false;
+  return history.every(({ did, on }) => on <= first.on || did === 'moved');
+}
+
 /**
  * Rules K1, K2 and K3b: the dates of a chilled food from its start. Controlled: use by after the longest refrigerator
  * days (careful: the shortest), best by after the shortest. Others: best by after the longest. What no maker packed has the days of the

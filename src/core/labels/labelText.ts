@@ -3,7 +3,7 @@ import { sayPlainDate } from '../calendar/sayDate';
 import type { Food } from '../model/food';
 import { type Eaters, forWhom } from '../foods/forWhom';
 import type { Caution, HistoryEvent } from '../model/history';
-import { isStart, START_WORDS } from '../keeping/startDates';
+import { isOfUnknownAge, isStart, START_WORDS } from '../keeping/startDates';
 import { judgeKeeping } from '../keeping/judgeKeeping';
 import { conditionsOf } from '../ledger/package/conditionsOf';
 import type { Package } from '../model/package';
@@ -25,7 +25,9 @@ export interface LabelText {
 /** Events that are no news on a label. */
 const UNTOLD: readonly HistoryEvent['did'][] = ['moved', 'counter', 'washed', 'found-turning', 'found-bad'];
 
-function happenedLine(history: readonly HistoryEvent[]): string {
+/** What happened last; of what nobody knows the age of, the day it came into the books. */
+function happenedLine({ history, cameOn }: Pick<Package, 'history' | 'cameOn'>): string {
+  if (isOfUnknownAge(history)) return `in stock since ${sayPlainDate(cameOn)}`;
   const told = [...history].reverse().find(({ did }) => !UNTOLD.includes(did));
   if (!told) return '';
   const frozen = 'frozen' in told && told.frozen === true ? ' frozen' : '';
@@ -83,7 +85,7 @@ export function labelText(item: Package, food: Food | undefined, eaters: Eaters)
       .filter((part) => part !== '')
       .join(' · '),
     code: item.code,
-    happened: happenedLine(item.history),
+    happened: happenedLine(item),
     due: `${kind} ${sayPlainDate(item.governingDate)}`,
     thenDo: told.filter((part) => part !== '').join(' · '),
     notFor: food ? forWhom(food, eaters, false).replace(/^N/, 'n').replace(/\.$/, '') : '',

@@ -11,6 +11,8 @@ export interface AboutAge {
   length: number;
   /** The words and the day they count from. */
   says: string;
+  /** Nobody knows. */
+  unknown?: boolean;
 }
 
 /** Days of the year people remember food by; each the earliest it can be. */
@@ -89,6 +91,7 @@ export function aboutAge(
       on,
       length: blank + unknown[0].length,
       says: `“${unknown[0].trim()}” counts as a year old, ${sayPlainDate(on)}.`,
+      unknown: true,
     };
   }
   const lead = LEAD.exec(rest)?.[0].length ?? 0;

@@ -1,8 +1,6 @@
 import type { Food } from '../model/food';
 import { isPreparedWord, preparedFood, saysHomeMade, saysLoose } from '../foods/preparedFood';
 import { findFood, type FoodIndex, type NamedFood } from '../foods/findFood';
-import { isSoldFrozen } from '../foods/isSoldFrozen';
-import type { IntakeLine } from '../model/intakeLine';
 import { MAX_LINE_LENGTH } from '../model/limits';
 import { isUnit } from '../units/readAmount';
 import { sayAmount } from '../units/sayAmount';
@@ -20,6 +18,7 @@ import {
 } from './quickWords';
 import { findFoodRun, type FoodRun, isShopWord, readFoodWords, askWhich, wordsOf } from './readFoodWords';
 import { settleAmount, type SettledAmount } from './settleAmount';
+import { askAge, earliest, freezeByPlace } from './whenUnsaid';
 
 /** Words that mean something else in the line, unless they are all there is of the food. */
 function isDetail({ lower }: QuickToken): boolean {
@@ -114,58 +113,6 @@ function runOf<F extends NamedFood>(
       token.kind === 'word' && !isDetail(token) && !isShopWord(token.lower) && !FILLER_WORDS.has(token.lower),
   );
   return named ? null : findFoodRun(index, tokens, () => false);
-}
-
-/** Without a word on when it came in: today, or the day it was opened or frozen if that is longer ago. */
-function earliest(draft: QuickDraft): string {
-  return (
-    [draft.vocabulary.today, draft.line.openedOn, draft.line.frozenOn]
-      .filter((date): date is string => date !== null)
-      .sort()[0] ?? draft.vocabulary.today
-  );
-}
-
-/**
- * What nobody says about freezing: what shops sell frozen was frozen from the start; what else goes to a freezer is frozen
- * the day it came in, if that is told, else today. What lives in no fridge asks for its freezer.
- */
-function freezeByPlace(draft: QuickDraft, food: NamedFood & Partial<Pick<Food, 'fridgeDaysMax'>>): void {
-  const { line, vocabulary } = draft;
-  const zone = vocabulary.zones.find(({ id }) => id === line.zone);
-  const start: IntakeLine['start'] = draft.start ?? { did: 'bought' as const, on: earliest(draft) };
-  if (isSoldFrozen(food) && start.did !== 'cooked') {
-    draft.start = { ...start, on: line.frozenOn ?? start.on, frozen: true };
-    line.frozenOn = null;
-  }
-  const frozen = draft.start?.frozen ?? false;
-  if (zone?.cold === 'freezer' && line.frozenOn === null && !frozen)
-    line.frozenOn =
-      draft.about === '' && vocabulary.zoneId === undefined
-        ? vocabulary.today
-        : (draft.start?.on ?? vocabulary.today);
-  const keptFrozen =
-    food.fridgeDaysMax === 0 || (isSoldFrozen(food) && start.did !== 'cooked' && !draft.placed);
-  if (!keptFrozen || zone?.cold === 'freezer' || (vocabulary.placedLater && !draft.placed)) return;
-  const freezers = vocabulary.zones.filter(({ cold }) => cold === 'freezer');
-  const [first] = freezers;
-  const alone = freezers.every(({ appliance }) => appliance === first?.appliance);
-  if (first && alone && !draft.placed) {
-    line.zone = first.id;
-    draft.parts.push({
-      meaning: 'place',
-      from: draft.text.length,
-      to: draft.text.length,
-      says: `to ${first.name}, ${first.appliance}`,
-      guessed: true,
-    });
-    return;
-  }
-  draft.fault(
-    { from: draft.text.length },
-    draft.text.length,
-    `${food.name} lives in a freezer. Which one?`,
-    freezers.slice(0, 6).map((one) => ` > ${one.name} ${one.appliance}`),
-  );
 }
 
 /** "… like pears": a food that is not known is kept like one that is. */
@@ -320,7 +267,10 @@ export function parseQuickLine<
     draft.start = { ...(draft.start ?? { did: 'bought', on: vocabulary.today }), frozen: true };
     draft.line.frozenOn = null;
   }
-  if (food) freezeByPlace(draft, food);
+  if (food) {
+    askAge(draft, food, typed);
+    freezeByPlace(draft, food);
+  }
   if (settled && food && settled.amount < settled.packs) {
     draft.fault(
       first,
@@ -353,7 +303,11 @@ export function parseQuickLine<
         : sayCalled(typed),
       amount: settled.amount,
       unit: settled.unit,
-      start: draft.about === '' ? start : { ...start, about: draft.about },
+      start: {
+        ...start,
+        ...(draft.about === '' ? {} : { about: draft.about }),
+        ...(draft.unknownAge ? { unknown: true } : {}),
+      },
       note: draft.notes.join(', '),
     },
   };

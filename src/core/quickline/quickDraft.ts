@@ -63,6 +63,8 @@ export class QuickDraft {
   start: IntakeLine['start'] | null = null;
   /** What an age nobody dated was taken for. */
   about = '';
+  /** Nobody knows how old it is. */
+  unknownAge = false;
 
   constructor(
     readonly text: string,
@@ -72,7 +74,7 @@ export class QuickDraft {
     readonly isFood: (at: number) => boolean,
   ) {}
 
-  part(meaning: Meaning, first: QuickToken, to: number, says: string, guessed = false): void {
+  part(meaning: Meaning, first: { from: number }, to: number, says: string, guessed = false): void {
     this.parts.push({ meaning, from: first.from, to, says, ...(guessed ? { guessed } : {}) });
   }
 

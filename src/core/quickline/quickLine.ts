@@ -1,3 +1,4 @@
+import type { UnsaidAge } from './unsaidAge';
 import type { Hemisphere } from '../calendar/hemisphere';
 import type { CalendarDate } from '../calendar/calendarDate';
 import type { FoodIndex, NamedFood } from '../foods/findFood';
@@ -63,6 +64,8 @@ export interface QuickVocabulary<F extends NamedFood = NamedFood> {
   here?: Readonly<Record<string, number>>;
   /** Where what the line names lies already (first fill): a date is the day it came there, frozen if it is a freezer. */
   zoneId?: string;
+  /** How old a thing is whose line says no age (first fill); `null`: that is still to be asked; left out: it came in today. */
+  unsaidAge?: UnsaidAge | null;
   /** True where a place is found afterwards (the bench), so that none need be asked for. */
   placedLater?: boolean;
 }

@@ -5,7 +5,7 @@ import { counterMinutesLeft } from '@/core/keeping/counterMinutes';
 import type { HistoryEvent, PackageState, Wrap } from '@/core/model/history';
 import { type Band, keepingOn } from '@/core/keeping/judgeKeeping';
 import { asEdible, type Eatable, type EatingAnswer, type Edible } from '@/core/keeping/mayEat';
-import { isStart, START_WORDS } from '@/core/keeping/startDates';
+import { isOfUnknownAge, isStart, START_WORDS } from '@/core/keeping/startDates';
 import { promisesOf } from '@/core/firstout/promised';
 import { isHandsOff, sayKept, sayPromised } from '@/core/ledger/package/kept';
 import type { Form } from '@/core/model/intakeLine';
@@ -95,7 +95,8 @@ const STORY_WORDS: Partial<Record<HistoryEvent['did'], string>> = {
 };
 
 /** The last thing worth telling of a history, in words: "frozen 4 Dec", "cooked Sun". */
-function lastStory(history: readonly HistoryEvent[], today: string): string {
+function lastStory({ history, cameOn }: Package, today: string): string {
+  if (isOfUnknownAge(history)) return `in stock since ${sayPastDate(cameOn, today)}`;
   for (const event of [...history].reverse()) {
     const word = isStart(event.did) ? START_WORDS[event.did] : STORY_WORDS[event.did];
     if (word) return `${word} ${sayPastDate(event.on, today)}`;
@@ -163,7 +164,7 @@ export function toPackageView(found: Package, context: ViewContext): PackageView
     left_words: sayDaysLeft(standing.daysLeft),
     story: [
       place,
-      lastStory(found.history, today),
+      lastStory(found, today),
       found.keptFor ? sayKept(found.keptFor) : '',
       sayPromised(promisesOf(found, today)),
       found.note,

@@ -16,6 +16,7 @@ export function FillLine({
   onText,
   onStore,
   onMany,
+  onAge,
   onNext,
   onAside,
 }: {
@@ -26,6 +27,8 @@ export function FillLine({
   onText: (text: string) => void;
   onStore: (filled: FilledLine) => void;
   onMany: (lines: string[]) => void;
+  /** How old it is, told by the key of the answer, 1 to 3. */
+  onAge: (key: string) => void;
   onNext: () => void;
   onAside: (filled: FilledLine) => void;
 }) {
@@ -48,6 +51,7 @@ export function FillLine({
   const onKeyDown = (event: KeyboardEvent<HTMLInputElement>): void => {
     const choice = event.altKey ? choices[Number(event.key) - 1] : undefined;
     if (choice) pick(choice.text);
+    else if (event.altKey && /^[1-3]$/.test(event.key)) onAge(event.key);
     else if (event.key === 'Enter' && event.ctrlKey && filled) onAside(filled);
     else if (event.key === 'Enter') enter();
     else return;

@@ -2,8 +2,10 @@
 
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useState, useSyncExternalStore, useTransition } from 'react';
+import { useMemo, useState, useSyncExternalStore, useTransition } from 'react';
 import { v4 as newUuid } from 'uuid';
+import { UNSAID_AGES, type UnsaidAge } from '@/core/quickline/unsaidAge';
+import { AGE_ASKED } from '@/core/quickline/whenUnsaid';
 import { readList } from '@/core/quickline/readReceipt';
 import type { AppliancePlan } from '@/services/kitchen/kitchenPlan';
 import type { PackageView } from '@/services/stock/packageView';
@@ -12,6 +14,7 @@ import { useRead } from '../door/useRead';
 import { DateButton } from '../package/DateButton';
 import { useVocabulary } from '../quickline/useVocabulary';
 import { Tape } from '../tape/Tape';
+import { AgeChoice } from './AgeChoice';
 import { AsideLines } from './AsideLines';
 import { FillLabels } from './FillLabels';
 import { FillLine } from './FillLine';
@@ -40,6 +43,9 @@ export function FirstFill({ appliances }: { appliances: AppliancePlan[] }) {
     zones.findIndex(({ id }) => id === shelf.zone),
   );
   const zone = zones[at];
+  const age = shelf.ages[zone?.id ?? ''] ?? null;
+  const filling = useMemo(() => vocabulary && { ...vocabulary, unsaidAge: age }, [vocabulary, age]);
+  const [waiting, setWaiting] = useState<{ zone: string; lines: string[] } | null>(null);
   const { body } = useRead<{ packages: PackageView[] }>(
     zone ? `/api/v1/stock?zone=${zone.id}&limit=${MOST_SHOWN}` : null,
     { keep: true },
@@ -86,9 +92,14 @@ export function FirstFill({ appliances }: { appliances: AppliancePlan[] }) {
     setText('');
     void store([filled]);
   };
-  const storeMany = async (pasted: string[]): Promise<void> => {
+  const storeMany = async (pasted: string[], unsaidAge = age): Promise<void> => {
     if (!vocabulary) return;
-    const read = readList(pasted.join('\n')).map((line) => readFilled(line, zone.id, vocabulary));
+    const known = { ...vocabulary, unsaidAge };
+    const read = readList(pasted.join('\n')).map((line) => readFilled(line, zone.id, known));
+    if (unsaidAge === null && read.some(({ reading }) => reading.faults.some(({ says }) => says === AGE_ASKED))) {
+      setWaiting({ zone: zone.id, lines: pasted });
+      return;
+    }
     const good = read.filter(({ fault: wrong, commands }) => wrong === '' && commands.length > 0);
     for (const bad of read.filter((one) => !good.includes(one)))
       keepAside(bad.reading.text, bad.fault || 'It was not understood.');
@@ -106,6 +117,12 @@ export function FirstFill({ appliances }: { appliances: AppliancePlan[] }) {
         ? `All ${stored} lines are in ${zone.name}.`
         : `${stored} of ${read.length} lines are in ${zone.name}; the others are kept aside, each with what is wrong.`,
     );
+  };
+  const chooseAge = (chosen: UnsaidAge): void => {
+    changeShelf(({ ages }) => ({ ages: { ...ages, [zone.id]: chosen } }));
+    if (waiting?.zone !== zone.id) return;
+    setWaiting(null);
+    void storeMany(waiting.lines, chosen);
   };
   const packages = body?.packages ?? [];
   return (
@@ -133,15 +150,21 @@ export function FirstFill({ appliances }: { appliances: AppliancePlan[] }) {
               </button>
             </div>
             {fault !== '' && <p className="text-beet">{fault}</p>}
+            <AgeChoice
+              age={age}
+              waiting={waiting?.zone === zone.id ? waiting.lines.length : 0}
+              onChoose={chooseAge}
+            />
             <FillLine
               key={zone.id}
               text={shelf.draft}
               zone={zone.id}
               zoneName={zone.name}
-              vocabulary={vocabulary}
+              vocabulary={filling}
               onText={setText}
               onStore={storeOne}
               onMany={(lines) => void storeMany(lines)}
+              onAge={(key) => chooseAge(UNSAID_AGES[Number(key) - 1] ?? 'no-idea')}
               onNext={() => setZone(zones[at + 1]?.id ?? zone.id)}
               onAside={({ reading, fault: says }) => {
                 keepAside(reading.text, says || 'Kept aside.');

@@ -1,3 +1,4 @@
+import type { UnsaidAge } from '@/core/quickline/unsaidAge';
 import { readOwn, writeOwn } from '../door/ownStorage';
 
 /** A line that could not be stored yet, with what is wrong; kept on this device until it is mended or dropped. */
@@ -14,9 +15,11 @@ interface Shelf {
   zone: string;
   draft: string;
   codes: string[];
+  /** How old things are whose line does not say, by zone. */
+  ages: Readonly<Record<string, UnsaidAge>>;
 }
 
-const EMPTY: Shelf = { aside: [], zone: '', draft: '', codes: [] };
+const EMPTY: Shelf = { aside: [], zone: '', draft: '', codes: [], ages: {} };
 const PLACE = 'first-fill';
 let listeners: (() => void)[] = [];
 let known: { text: string; shelf: Shelf } = { text: '', shelf: EMPTY };

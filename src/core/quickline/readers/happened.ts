@@ -18,6 +18,7 @@ function readDay(draft: QuickDraft, token: QuickToken, from: number): ToldDay {
   if (read && 'date' in read && read.date <= today)
     return { on: read.date, to: from + read.length, bad: false, about: '' };
   const age = aboutAge(rest, today, hemisphere);
+  if (age?.unknown) draft.unknownAge = true;
   if (age) return { on: age.on, to: from + age.length, bad: false, about: age.says };
   if (!read) return { on: today, to: from, bad: false, about: '' };
   const to = from + read.length;

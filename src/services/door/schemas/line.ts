@@ -16,6 +16,7 @@ export const startSchema = Joi.object({
   loose: Joi.boolean().description(
     'sold over a counter, without a maker’s pack: it keeps as the home-made does',
   ),
+  unknown: Joi.boolean().description('nobody knows how old it is; the day is the earliest it may be'),
   about: plainText(200).description('how an age was remembered, and what it was taken for'),
 });
 
