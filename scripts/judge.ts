@@ -1,8 +1,9 @@
 // npm run judge: a million generated histories and power cuts beside a second reading of the rules, and the laws over a hundred
-// thousand chains of commands. Ends with a table; fails when anything is milder, different, or against a law.
+// thousand chains of commands and as many households' lives. Ends with a table; fails when anything is milder, different, or against a law.
 import { Chance } from '../tests/judge/chance';
 import { runChain, runTwins } from '../tests/judge/chains';
 import { checkCutLaws, compareCuts } from '../tests/judge/cuts';
+import { runLife } from '../tests/judge/lives';
 import { compareHistories } from '../tests/judge/histories';
 
 const scale = Number(process.argv[2] ?? 1);
@@ -28,11 +29,25 @@ timed('Twins', () => {
   for (let nth = 0; nth < many(60_000); nth++) twins += runTwins(new Chance(seed * 2_000_000 + nth)) ? 1 : 0;
 });
 
+let [deeds, late, lived] = [0, 0, 0];
+timed('Lives', () => {
+  for (let nth = 0; nth < many(100_000); nth++) {
+    // Of every fiftieth household each list and command is asked for what may not be eaten.
+    const life = runLife(new Chance(seed * 3_000_000 + nth), nth % 50 === 0);
+    deeds += life.deeds;
+    late += life.late;
+    lived += life.cuts;
+  }
+});
+
 console.table({
   histories: { cases: histories.count, milder: histories.milder, different: histories.different },
   'power cuts': { cases: cuts.count, milder: cuts.milder, different: cuts.different },
 });
 console.log(`${histories.refused} of the histories are refused by a rule, in both readings alike.`);
 console.log(`${steps} commands in ${many(100_000)} chains, ${twins} twins compared: no law broken.`);
+console.log(
+  `${deeds} deeds in ${many(100_000)} lives, ${late} told late and ${lived} with a power cut compared: no law broken.`,
+);
 for (const { first } of [histories, cuts]) if (first !== '') console.log(first);
 if (histories.different + cuts.different > 0) process.exitCode = 1;

@@ -1,6 +1,7 @@
 import { Chance } from './chance';
 import { runChain, runTwins } from './chains';
 import { checkCutLaws, compareCuts } from './cuts';
+import { runLife } from './lives';
 import { compareHistories } from './histories';
 
 // A small share of `npm run judge`, which runs a million cases and a hundred thousand chains.
@@ -32,4 +33,17 @@ describe('laws over whole chains of commands', () => {
   it('of power cuts: what is read late counts for nothing, what is worse is never judged milder', () => {
     checkCutLaws(new Chance(20_263), 1000);
   });
+});
+
+it('lives of households: told late is no milder, a cut helps nothing, what may not be eaten is offered nowhere', () => {
+  const sums = { deeds: 0, late: 0, cuts: 0 };
+  for (let seed = 1; seed <= 600; seed++) {
+    const life = runLife(new Chance(seed), true);
+    sums.deeds += life.deeds;
+    sums.late += life.late;
+    sums.cuts += life.cuts;
+  }
+  expect(sums.deeds).toBeGreaterThan(3000);
+  expect(sums.late).toBeGreaterThan(200);
+  expect(sums.cuts).toBeGreaterThan(400);
 });

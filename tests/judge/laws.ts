@@ -9,7 +9,7 @@ import { type Around, secondKeeping, type Told } from './secondKeeping';
 const DAY = 24 * 60 * 60_000;
 
 /** Something a law forbids, with all that is needed to see it again. */
-class Broken extends Error {}
+export class Broken extends Error {}
 
 export interface Run {
   store: Store;

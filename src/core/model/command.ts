@@ -30,6 +30,8 @@ export interface Placing {
 export interface Needs {
   /** Packages by id, locked. */
   packages?: readonly string[];
+  /** Told late: packages that were made of this one since it happened, locked. */
+  madeOf?: string;
   /** Packages that this meal was promised, locked. */
   packagesOfMeal?: string;
   /** All packages of these foods, locked; by id, name or alias. */

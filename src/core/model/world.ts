@@ -70,6 +70,8 @@ export interface World {
   fill(compartmentId: string): number;
   /** Where a package came from and went to, in order of time, since the instant that the command's needs name. */
   whereabouts(packageId: string): ZoneMove[];
+  /** What is here that was made of a package since the command's instant, where that is told late. */
+  madeOf(packageId: string): Package[];
   /** What a power cut that is not put away says of a package, where nobody decided it yet; `null`: nothing. */
   openVerdict(found: Package): { verdict: OutageVerdict; says: string } | null;
   /** The power-cut class of a food. @throws when unknown */

@@ -20,6 +20,7 @@ import { lockHaulLines, readCode, readHaul, readHaulLines, readOpenHaul } from '
 import { drawingOf, type Kitchen } from '@/store/kitchens';
 import { readPastCommand } from '@/store/ledger';
 import { readReadings } from '@/store/readings';
+import { madeSince } from '@/core/life/madeSince';
 import { readWhereabouts } from '@/store/whereabouts';
 import { readFills } from '@/store/today';
 import { lockPackages, lockPackagesIn, lockPackagesOf } from '@/store/packages';
@@ -76,6 +77,13 @@ async function loadPackages(
   const loaded = [...ofFoods, ...inZones];
   for (const found of loaded) packages.set(found.id, found);
   return { packages, loaded };
+}
+
+/** What was made of a package since an instant: split off it, or put together with it, and so on. */
+async function loadMade(db: Sql, householdId: number, packageId: string, since: string): Promise<Package[]> {
+  const made = madeSince(await readWhereabouts(db, householdId, since), packageId);
+  const found = await lockPackages(db, householdId, made);
+  return [...found.values()].filter(({ gone }) => gone === null);
 }
 
 /** Share of a compartment's litres that is filled. */
@@ -172,6 +180,8 @@ export async function loadWorld(
   const { packages, loaded } = await loadPackages(db, household.id, wanted, reference, kitchen);
   const since = needs.whereaboutsSince?.([...keptThings.cut.values()]) ?? null;
   const moves = since === null ? null : await readWhereabouts(db, household.id, since);
+  const made =
+    needs.madeOf && command.at < now() ? await loadMade(db, household.id, needs.madeOf, command.at) : [];
   const askCuts = await readOpenCuts(
     db,
     household,
@@ -225,6 +235,7 @@ export async function loadWorld(
     keptAll: (kind) => [...keptThings[kind].values()],
     fill: (id) => fillOf(kitchen, fills, id),
     whereabouts: (id) => moves?.get(id) ?? [],
+    madeOf: () => made,
     openVerdict: (found) => askCuts?.([found]).get(found.id) ?? null,
     outageClass: (id) => outageClassOf(reference, id),
     hot: false,

@@ -38,6 +38,13 @@ const FROSTS = [
   ['some', 'some frost'],
   ['much', 'much frost'],
 ] as const;
+/** Minutes, as far as anybody can say; nobody knows: too long for what spoils (L4). */
+const OUT = [
+  ['0', 'it lay in the cold'],
+  ['15', 'about a quarter of an hour'],
+  ['60', 'about an hour'],
+  ['1440', 'nobody knows'],
+] as const;
 const REST_MS = 200;
 
 /** A nameless lump: what can be seen of it on the left, what it may be on the right. */
@@ -51,6 +58,7 @@ export function LumpBench({ view }: { view: LumpView }) {
   const [wrap, setWrap] = useState<Wrap | null>(null);
   const [zone, setZone] = useState('');
   const [frost, setFrost] = useState<(typeof FROSTS)[number][0] | null>(null);
+  const [out, setOut] = useState<(typeof OUT)[number][0] | null>(null);
   const [since, setSince] = useState('');
   const itself = view.nameless.find(({ id }) => id === nameless) ?? null;
   const weight = size.trim() === '' ? null : typedAmount(size, 'g', units);
@@ -93,12 +101,19 @@ export function LumpBench({ view }: { view: LumpView }) {
   const isThis = (offer: LumpOffer): void => {
     const there = zone === '' ? offer.zone : zone;
     const onIt = { package: offer.id, version: offer.version };
+    const stood =
+      Number(out) === 0
+        ? [{ type: 'package.relabel', ...onIt }]
+        : [
+            { type: 'package.put-back', ...onIt, minutes: Number(out), zone: there },
+            { type: 'package.relabel', package: offer.id, version: offer.version + 1 },
+          ];
     const commands =
       offer.books === 'here'
-        ? [{ type: 'package.relabel', ...onIt }]
+        ? stood
         : offer.books === 'lost'
-          ? [{ type: 'package.put-back', ...onIt, minutes: 0, zone: there }]
-          : [{ type: 'ledger.undo', command: offer.left_by }];
+          ? [{ type: 'package.put-back', ...onIt, minutes: Number(out), zone: there }]
+          : [{ type: 'ledger.undo', command: offer.left_by, meanwhile: 'ask' }];
     void act(...commands, ...away);
   };
   const cold = view.zones.find(({ id }) => id === zone)?.name ?? '';
@@ -152,6 +167,7 @@ export function LumpBench({ view }: { view: LumpView }) {
           choices={[['', 'Nobody knows'], ...view.zones.map(({ id, name }) => [id, name] as const)]}
           onChoose={setZone}
         />
+        <OneOf label="How long was it out of the cold?" value={out} choices={OUT} onChoose={setOut} />
         <label className="block">
           <span className="block text-slate">Since about when?</span>
           <input
@@ -176,6 +192,7 @@ export function LumpBench({ view }: { view: LumpView }) {
         answer={seen === null ? null : body}
         fault={fault}
         inBooks={itself !== null}
+        askOut={out === null}
         onThis={isThis}
         onNew={() =>
           beginLine(

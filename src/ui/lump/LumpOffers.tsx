@@ -11,6 +11,7 @@ export function LumpOffers({
   answer,
   fault,
   inBooks,
+  askOut,
   onThis,
   onNew,
   onBin,
@@ -19,6 +20,8 @@ export function LumpOffers({
   fault: string;
   /** It stands in the books without a name. */
   inBooks: boolean;
+  /** Nobody said yet how long it was out of the cold: what was lost does not come back without. */
+  askOut: boolean;
   onThis: (offer: LumpOffer) => void;
   onNew: () => void;
   onBin: () => void;
@@ -75,12 +78,15 @@ export function LumpOffers({
                   type="button"
                   className="button"
                   data-main={offer === answer.offers[0] && !unsure}
-                  disabled={busy}
+                  disabled={busy || (askOut && offer.books === 'lost')}
                   aria-label={`It is ${offer.name} ${offer.code}`}
                   onClick={() => onThis(offer)}
                 >
                   It is this one
                 </button>
+                {askOut && offer.books === 'lost' && (
+                  <span className="text-slate">Say first how long it was out of the cold.</span>
+                )}
               </li>
             ))}
           </ol>
