@@ -32,12 +32,17 @@ async function worst(base: string): Promise<void> {
   });
   let [longest, held] = [0, 0];
   for (const { method, address, headers, body } of requests) {
-    const { answer, ms, today } = await lookingAtToday(base, () =>
+    const ask = () =>
       fetch(`${base}${address}`, { method, headers, body: body ?? null }).then(async (response) => {
         await response.arrayBuffer();
         return response.status;
-      }),
-    );
+      });
+    // Once for what a server of some minutes has compiled; of two more the quieter: what holds others up does so each time.
+    await ask();
+    const looks = [await lookingAtToday(base, ask), await lookingAtToday(base, ask)];
+    const today = Math.min(...looks.map((look) => look.today));
+    const ms = Math.max(...looks.map((look) => look.ms));
+    const answer = Math.max(...looks.map((look) => look.answer));
     longest = Math.max(longest, ms);
     held = Math.max(held, today);
     if (answer >= 500 || ms > MAX_SECONDS * 1000 || today > 3 * usual)

@@ -1,3 +1,4 @@
+import { isUntrue } from '@/core/labels/isUntrue';
 import { firstOutKey } from '@/core/firstout/firstOutKey';
 import type { Lot, Package } from '@/core/model/package';
 import { type Sql, toSqlInstant } from './database';
@@ -35,6 +36,7 @@ function columnsOf(
     answered,
     passingOpen,
     litres: litres.toFixed(2),
+    newLabel: isUntrue(image),
     id: image.id,
     householdId,
     lotId: image.lotId,
@@ -68,10 +70,10 @@ export async function addPackages(
     await sql.run(
       `INSERT INTO package (id, household_id, lot_id, food_id, code, here, amount, unit, zone_id, counter_since, state,
                             opened, start_on, use_by, best_by, governing_date, quality, first_out, version, called, condemned,
-                            near_on, ask_on, answered, passing_open, litres, image)
+                            near_on, ask_on, answered, passing_open, litres, new_label, image)
        VALUES (:id, :householdId, :lotId, :foodId, :code, :here, :amount, :unit, :zoneId, :counterSince, :state,
                :opened, :startOn, :useBy, :bestBy, :governingDate, :quality, :firstOut, :version, :called, :condemned,
-               :nearOn, :askOn, :answered, :passingOpen, :litres, :image)`,
+               :nearOn, :askOn, :answered, :passingOpen, :litres, :newLabel, :image)`,
       columnsOf(householdId, stored),
     );
   }
@@ -102,6 +104,7 @@ export async function putPackage(sql: Sql, householdId: number, stored: StoredPa
             answered = :answered,
             passing_open = :passingOpen,
             litres = :litres,
+            new_label = :newLabel,
             image = :image
       WHERE household_id = :householdId
         AND id = :id`,

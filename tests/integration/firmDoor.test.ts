@@ -299,6 +299,45 @@ describe('told late', () => {
     expect((await get(`/api/v1/packages/${code}`)).body.minutes_left).toBeLessThanOrEqual(31);
   });
 
+  it('counts for what was split off since; its label and the rest of its lot are asked about once', async () => {
+    const foods = { food: 'ham-sliced', called: 'Firm ham', start: { did: 'bought', on: yesterday } };
+    const stored = await command({
+      type: 'haul.store',
+      lines: [line({ ...foods, packs: 2, amount: 600 })],
+      ago_ms: 60 * 60_000,
+    });
+    type Pack = { id: string; code: string; version: number };
+    const [one, other] = stored.body.answers[0].packages as [Pack, Pack];
+    expect((await command({ type: 'labels.print', codes: [one.code] })).status).toBe(200);
+    const on = { package: one.id, version: one.version };
+    const split = await command({
+      type: 'package.split',
+      ...on,
+      amounts: [100],
+      pieces: 'closed',
+      ago_ms: 20 * 60_000,
+    });
+    expect(split.status).toBe(200);
+    const half = (split.body.answers[0].packages as Pack[]).find(({ id }) => id !== one.id);
+    const told = { package: one.id, version: one.version + 1, ago_ms: 30 * 60_000 };
+    expect((await command({ type: 'package.find', finding: 'bad', ...told })).status).toBe(200);
+    expect((await get(`/api/v1/packages/${half?.code}`)).body).toMatchObject({ verdict: 'discard' });
+    const jobs = async () =>
+      (
+        (await get('/api/v1/today')).body.jobs as {
+          id: string;
+          says: string;
+          done: Record<string, unknown>;
+        }[]
+      ).filter(({ says }) => says.includes(one.code));
+    const asked = await jobs();
+    expect(asked.map(({ done }) => done.type).sort()).toEqual(['labels.print', 'lot.looked']);
+    expect(asked.find(({ done }) => done.type === 'lot.looked')?.says).toContain(other.code);
+    expect((await get(`/api/v1/packages/${one.code}`)).body.label_words).not.toBe('');
+    for (const { done } of asked) expect((await command(done)).status).toBe(200);
+    expect(await jobs()).toEqual([]);
+  });
+
   it('when and how long ago are not told both, nor longer ago than a month', async () => {
     expect((await store({ at: new Date().toISOString(), ago_ms: 5 })).status).toBe(400);
     expect((await store({ ago_ms: 40 * 86_400_000 })).status).toBe(400);

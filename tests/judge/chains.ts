@@ -224,7 +224,8 @@ function checkPart(run: Run, before: Package, command: Record<string, unknown>):
 /** Undone a while later, and done again: what comes back is dated by today, never later than a twin nothing happened to. */
 function undoAndRedo(run: Run, id: string, before: Package, wished: Run['wished']): void {
   later(run);
-  const setting = run.store.done.get(id)?.settings[0]?.after.kind;
+  const setting = run.store.done.get(id)?.settings.find(({ after: set }) => set.kind !== 'lot-look')
+    ?.after.kind;
   const undo = tell(run, { type: 'ledger.undo', command: id, meanwhile: 'out' });
   if (undo === null) return;
   const told = run.wished;
@@ -259,7 +260,8 @@ export function runTwins(chance: Chance): boolean {
       ? { type: 'package.take', package: one.id, version: one.version, amount: null }
       : drawCommand(run, one),
   );
-  if (id === null || run.store.done.get(id)?.settings.length !== 0) return false;
+  if (id === null || run.store.done.get(id)?.settings.some(({ after: set }) => set.kind !== 'lot-look'))
+    return false;
   for (let more = chance.whole(1, 3); more > 0; more--) {
     later(run);
     tell(

@@ -1,6 +1,7 @@
 import type { CommandKind, Told } from '../model/command';
 import type { Decision, PastCommand } from '../model/decision';
 import type { World } from '../model/world';
+import { askLot } from './package/askLot';
 import { settlePassing } from './package/settlePassing';
 import { settlePromises } from './package/settlePromises';
 
@@ -17,9 +18,12 @@ export function decide<Body extends object>(
   past: PastCommand | null,
 ): Decision {
   const decision = kind.decide(command, world, past);
+  const { events, settings } = decision;
   return {
     ...decision,
-    events: decision.events.map((event) => settlePromises(settlePassing(event, world.today))),
+    // An undo brings back what was asked, or was not.
+    settings: past ? settings : [...settings, ...askLot(events, world.today)],
+    events: events.map((event) => settlePromises(settlePassing(event, world.today))),
   };
 }
 
@@ -29,7 +33,7 @@ export function sayDecision<Body extends object>(
   command: Told & Body,
   decision: Decision,
 ): string {
-  const [set] = decision.settings;
+  const set = decision.settings.find(({ after }) => after.kind !== 'lot-look');
   const [first] = decision.events;
   return kind.says?.(decision, command) ?? set?.says ?? first?.says ?? 'Nothing changed.';
 }

@@ -2,6 +2,7 @@ import { food, index } from '../../../tests/fixtures/reference';
 import { LINE, Store } from '../../../tests/fixtures/memoryStore';
 import { mayEatOn } from '../../../tests/fixtures/mayEatOn';
 import { asEdible } from '../keeping/mayEat';
+import { isUntrue } from '../labels/isUntrue';
 import { labelText } from '../labels/labelText';
 import type { Caution } from '../model/history';
 import type { IntakeLine } from '../model/intakeLine';
@@ -286,5 +287,47 @@ describe('late, lost, undone and corrected', () => {
       rule('K5'),
     );
     expect(food('ground-beef').fridgeDaysMax).toBe(2);
+  });
+});
+
+describe('labels, and what came in with something', () => {
+  it('a label that says a later date than the package has asks for a new one, once', () => {
+    const { store, put, on, now } = house();
+    const print = (found: Package, id: string) =>
+      store.run({ id, type: 'labels.print', codes: [found.code] }, noon(25));
+    const ham = put('ham-sliced');
+    const version = now(ham).version;
+    print(ham, 'first');
+    expect([now(ham).labelled, now(ham).version, isUntrue(now(ham))]).toEqual([
+      ham.governingDate,
+      version,
+      false,
+    ]);
+    on(ham, 'package.open');
+    expect(isUntrue(now(ham))).toBe(true);
+    on(ham, 'package.split', { amounts: [100], pieces: 'open' });
+    // What was split off has a code of its own, and no label yet.
+    expect([...store.packages.values()].at(-1)?.labelled).toBeUndefined();
+    print(ham, 'again');
+    expect(isUntrue(now(ham))).toBe(false);
+  });
+
+  it('what came in with something found bad or entered wrongly is asked about, and undone with it', () => {
+    const { store, put, on, last, undo } = house();
+    const first = put('ham-sliced', { packs: 2, amount: 400 });
+    const asked = () => store.kept.get(`lot-look ${first.lotId}`);
+    on(first, 'package.find', { finding: 'turning' });
+    expect(asked()).toBeUndefined();
+    on(first, 'package.find', { finding: 'bad' });
+    expect(asked()).toMatchObject({ code: first.code, why: 'bad' });
+    undo(last(), 'cold', 25);
+    expect(asked()).toBeUndefined();
+    on(first, 'package.correct', { startOn: DAY(24), reason: 'slip', sure: true });
+    expect(asked()).toMatchObject({ why: 'corrected' });
+    store.run({ id: 'looked', type: 'lot.looked', lot: first.lotId }, noon(25));
+    expect(asked()).toBeUndefined();
+    expect(() => store.run({ id: 'again', type: 'lot.looked', lot: first.lotId }, noon(25))).toThrow(
+      rule('lot'),
+    );
   });
 });

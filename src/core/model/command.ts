@@ -32,6 +32,8 @@ export interface Needs {
   packages?: readonly string[];
   /** Told late: packages that were made of this one since it happened, locked. */
   madeOf?: string;
+  /** Packages that carry these codes, locked. */
+  carrying?: readonly string[];
   /** Packages that this meal was promised, locked. */
   packagesOfMeal?: string;
   /** All packages of these foods, locked; by id, name or alias. */

@@ -1,6 +1,7 @@
 import type { Cut, CutDecided, CutOpening, CutPlan, CutReading, CutSeen, DrillRecord } from './cut';
 import type { Meal, MealRhythm } from './meal';
 import type { Looked, Reset, Round, RoundRhythm } from './round';
+import type { CalendarDate } from '../calendar/calendarDate';
 import type { LogDay, Thermometer } from './thermometer';
 import type { AmountUnit } from '../units/sayAmount';
 
@@ -59,6 +60,14 @@ export interface DoorSheet {
   groups: { name: string; packages: string[] }[];
 }
 
+/** What came in with something is to be looked at: that was found bad, or entered wrongly. */
+export interface LotLook {
+  code: string;
+  called: string;
+  on: CalendarDate;
+  why: 'bad' | 'corrected';
+}
+
 /** Small things a household keeps, each whole under a subject: nothing but themselves depends on them. */
 export interface Kept {
   level: Level;
@@ -87,6 +96,8 @@ export interface Kept {
   'log-day': LogDay;
   /** Groups of foods in the order of the household's own way through the shop; one, under ''. */
   'shop-order': string[];
+  /** Under the lot. */
+  'lot-look': LotLook;
 }
 export const KEPT_KINDS = [
   'level',
@@ -110,6 +121,7 @@ export const KEPT_KINDS = [
   'reset',
   'log-day',
   'shop-order',
+  'lot-look',
 ] as const satisfies (keyof Kept)[];
 export type KeptKind = (typeof KEPT_KINDS)[number];
 

@@ -69,6 +69,8 @@ export interface Package {
   answer: Answer | null;
   /** Governing dates that went by with no answer, for the count of what passed unseen. */
   unanswered: CalendarDate[];
+  /** The date that stands on its label; left out: it has none that anybody told of. */
+  labelled?: CalendarDate;
   /** Codes it had before it was relabelled: they still find it. */
   oldCodes?: string[];
   /** Whose it is, or for whom and when it is kept; none: everybody's. */

@@ -84,6 +84,8 @@ export interface World {
   loaded(): Package[];
   zone(id: string): Zone;
   package(id: string): Package;
+  /** The package that carries a code. @throws when none does */
+  carrying(code: string): Package;
   newId(): string;
   newCode(): string;
   newKey(): string;

@@ -16,7 +16,7 @@ const NICE = 10;
 
 /** Answers are worked out by some workers, files are read by another: a file that means no good ends that one at most. */
 const POOLS = {
-  answers: { threads: Math.max(1, availableParallelism() - 1), memoryMb: 1024, giveUpMs: 4_500 },
+  answers: { threads: Math.max(1, availableParallelism() - 1), memoryMb: 1024, giveUpMs: 4_000 },
   files: { threads: 1, memoryMb: 768, giveUpMs: 10_000 },
 } as const;
 type PoolName = keyof typeof POOLS;

@@ -23,7 +23,7 @@ import { readReadings } from '@/store/readings';
 import { madeSince } from '@/core/life/madeSince';
 import { readWhereabouts } from '@/store/whereabouts';
 import { readFills } from '@/store/today';
-import { lockPackages, lockPackagesIn, lockPackagesOf } from '@/store/packages';
+import { lockPackages, lockPackagesIn, lockPackagesOf, readPackagesByCodes } from '@/store/packages';
 import { FURTHEST_CODE, MOST_MADE } from '@/core/model/limits';
 import { Refusal } from '@/core/model/refusal';
 import { now, todayIn } from './clock';
@@ -176,7 +176,9 @@ export async function loadWorld(
   const fills = needs.fills ? await readFills(db, household.id) : null;
   const meal = keptThings.meal.get(needs.packagesOfMeal ?? '');
   const promised = meal?.takes.map((take) => take.package) ?? [];
-  const wanted = { ...needs, packages: [...new Set([...(needs.packages ?? []), ...promised])] };
+  const carrying = await readPackagesByCodes(db, household.id, needs.carrying ?? []);
+  const named = [...(needs.packages ?? []), ...promised, ...carrying.map(({ id }) => id)];
+  const wanted = { ...needs, packages: [...new Set(named)] };
   const { packages, loaded } = await loadPackages(db, household.id, wanted, reference, kitchen);
   const since = needs.whereaboutsSince?.([...keptThings.cut.values()]) ?? null;
   const moves = since === null ? null : await readWhereabouts(db, household.id, since);
@@ -236,6 +238,11 @@ export async function loadWorld(
     fill: (id) => fillOf(kitchen, fills, id),
     whereabouts: (id) => moves?.get(id) ?? [],
     madeOf: () => made,
+    carrying: (code) => {
+      const found = [...packages.values()].find((one) => one.code === code);
+      if (!found) throw missing('codes', `No package carries the code ${code}.`);
+      return found;
+    },
     openVerdict: (found) => askCuts?.([found]).get(found.id) ?? null,
     outageClass: (id) => outageClassOf(reference, id),
     hot: false,

@@ -42,6 +42,7 @@ export async function putSetting(db: Sql, householdId: number, setting: Setting)
     case 'shopping':
     case 'asking':
     case 'kit':
+    case 'lot-look':
     case 'sheet':
     case 'cut':
     case 'cut-reading':

@@ -1,3 +1,5 @@
+import { sayFullDate } from '@/core/calendar/sayDate';
+import { isUntrue } from '@/core/labels/isUntrue';
 import type { PrintedDate, TrailLine } from '@/core/model/history';
 import { partOpens } from '@/core/ledger/package/partOpens';
 import { sayMoney } from '@/core/units/sayAmount';
@@ -28,6 +30,8 @@ export interface PackageDetail extends PackageView {
   /** Minutes out of the cold before now (K10). */
   minutes_out: number;
   old_codes: string[];
+  /** What its label says, where that is not true any more; empty: it is, or it has none. */
+  label_words: string;
   /** The id of its photo. */
   photo: string | null;
   /** It may be put back though it is gone: taken today, or lost. */
@@ -55,6 +59,7 @@ export async function readPackage(code: string): Promise<PackageDetail> {
     frozen_on: found.history.findLast(({ did }) => did === 'frozen')?.on ?? null,
     minutes_out: found.counterMinutes,
     old_codes: found.oldCodes ?? [],
+    label_words: isUntrue(found) ? sayFullDate(found.labelled ?? found.governingDate) : '',
     photo: found.photo ?? null,
     may_come_back:
       found.gone?.how === 'lost' || (found.gone?.how === 'taken' && found.gone.on === context.today),

@@ -1,12 +1,13 @@
 import { addDays, daysBetween } from '@/core/calendar/calendarDate';
 import { dateInZone } from '@/core/calendar/dateInZone';
-import { sayDueDate, sayPastDate } from '@/core/calendar/sayDate';
+import { sayDueDate, sayPastDate, sayPlainDate } from '@/core/calendar/sayDate';
 import { jobDue } from '@/core/kitchen/jobDue';
 import type { Job } from '@/core/model/setting';
 import { sql } from '@/store/database';
 import { readJobs } from '@/store/jobs';
 import { promisesOf } from '@/core/firstout/promised';
 import { isHandsOff } from '@/core/ledger/package/kept';
+import { readLotLooks, readUntrueLabels } from '@/store/labels';
 import { readComing, readThawing } from '@/store/today';
 import { keptThawSteps } from '../meals/thawSteps';
 import type { HouseholdContext } from '../household/context';
@@ -15,7 +16,7 @@ import { toPackageView } from '../stock/packageView';
 /** One job of the day. */
 export interface JobView {
   id: string;
-  kind: 'thaw' | 'freeze' | Job['kind'];
+  kind: 'thaw' | 'freeze' | 'label' | 'look' | Job['kind'];
   says: string;
   /** The package it is about; `null`: none. */
   code: string | null;
@@ -29,11 +30,15 @@ export interface JobView {
   done:
     | { type: 'package.thaw'; package: string; version: number; method: 'fridge'; zone: string | null }
     | { type: 'job.done'; job: string }
+    | { type: 'labels.print'; codes: string[] }
+    | { type: 'lot.looked'; lot: string }
     | null;
 }
 
 /** The most thawing packages told as jobs. */
 const MOST_THAWING = 8;
+/** The most labels, and lots to look at. */
+const MOST_LABELS = 8;
 
 /** What must be moved down today or tomorrow for a meal; what the fridge is too late for says what still works. */
 async function moveDown(context: HouseholdContext): Promise<JobView[]> {
@@ -124,14 +129,47 @@ function sayTimeOn(at: string, { household, today }: HouseholdContext): string {
   return day === today ? time : `${sayDueDate(day, today)} ${time}`;
 }
 
-/** Thaw steps, rounds and upkeep that are due today. */
+/** Labels that say a later date than the package has. */
+async function newLabels({ household, today }: HouseholdContext): Promise<JobView[]> {
+  const found = await readUntrueLabels(sql(), household.id, MOST_LABELS);
+  return found.map(({ called, code, governingDate, labelled = governingDate }) => ({
+    ...{ id: `label ${code}`, kind: 'label' as const, code, short: `New label: ${called}` },
+    says: `${called} ${code} says ${sayPlainDate(labelled)} on its label; it is ${sayPlainDate(governingDate)} by now`,
+    due_words: `${sayDueDate(governingDate, today)}, not ${sayDueDate(labelled, today)}`,
+    done: { type: 'labels.print' as const, codes: [code] },
+  }));
+}
+
+/** What came in with something that was found bad or entered wrongly, and is still here. */
+async function lotsToLookAt({ household, today }: HouseholdContext): Promise<JobView[]> {
+  const lots = await readLotLooks(sql(), household.id, MOST_LABELS);
+  return lots.map(({ lot, look, sisters }) => {
+    const [first] = sisters;
+    const many = sisters.length === 1 ? '1 more' : `${sisters.length} more`;
+    const why =
+      look.why === 'bad'
+        ? `${look.code} was found bad ${sayPastDate(look.on, today)}`
+        : `${look.code} was entered wrongly`;
+    return {
+      ...{ id: `lot ${lot}`, kind: 'look' as const, code: first?.code ?? null },
+      short: `Look at ${many} ${look.called}`,
+      says: `${why}, and came in with ${sisters.map(({ code }) => code).join(', ')}: look at ${sisters.length === 1 ? 'it' : 'them'} too`,
+      due_words: why,
+      done: { type: 'lot.looked' as const, lot },
+    };
+  });
+}
+
+/** Thaw steps, labels, lots, rounds and upkeep that are due today. */
 export async function readJobsOfTheDay(context: HouseholdContext): Promise<JobView[]> {
   const { household, today } = context;
-  const [thawing, jobs, down, freeze] = await Promise.all([
+  const [thawing, jobs, down, freeze, lots, labels] = await Promise.all([
     readThawing(sql(), household.id, MOST_THAWING),
     readJobs(sql(), household.id),
     moveDown(context),
     freezeInTime(context),
+    lotsToLookAt(context),
+    newLabels(context),
   ]);
   const thaw = thawing.map((found): JobView => {
     const view = toPackageView(found, context);
@@ -155,6 +193,8 @@ export async function readJobsOfTheDay(context: HouseholdContext): Promise<JobVi
     ...down,
     ...thaw,
     ...freeze,
+    ...lots,
+    ...labels,
     ...due.map(({ job, on }): JobView => {
       const late = daysBetween(on, today);
       return {

@@ -3,6 +3,7 @@
 import { useState } from 'react';
 import { LABEL_SIZES } from '@/core/labels/labelPlaces';
 import { Sheet } from '../door/Sheet';
+import { useDoor } from '../door/useDoor';
 import { useHouse } from '../door/useHouse';
 
 const KEPT = 'orderly-frost-label-size';
@@ -12,6 +13,7 @@ export function LabelSheet({ codes, onClose }: { codes: string[]; onClose: () =>
   const [sizeId, setSizeId] = useState(() => localStorage.getItem(KEPT) ?? 'sheet-21');
   const [start, setStart] = useState(1);
   const { codesLocal } = useHouse();
+  const { act } = useDoor();
   const size = LABEL_SIZES.find(({ id }) => id === sizeId) ?? LABEL_SIZES[0];
   if (!size) return null;
   const slots = size.columns * size.rows;
@@ -75,7 +77,14 @@ export function LabelSheet({ codes, onClose }: { codes: string[]; onClose: () =>
             </div>
           </fieldset>
         )}
-        <a className="button" data-main="true" href={address} target="_blank" rel="noreferrer">
+        <a
+          className="button"
+          data-main="true"
+          href={address}
+          target="_blank"
+          rel="noreferrer"
+          onClick={() => void act({ type: 'labels.print', codes })}
+        >
           Open the sheet (PDF)
         </a>
         <p className="text-slate">

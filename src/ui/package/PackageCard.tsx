@@ -69,6 +69,11 @@ export function PackageCard({ detail }: { detail: PackageDetail }) {
             ? `Gone: ${detail.gone.how} on ${detail.gone.on}.`
             : [`${detail.left_words}.`, mayEatIt ? '' : VERDICT_WORDS[detail.verdict]].join(' ')}
         </p>
+        {detail.label_words !== '' && (
+          <p>
+            Its label says <s>{detail.label_words}</s>: it needs a new one.
+          </p>
+        )}
         {mayEatIt && (
           <p>
             <b className="font-heading text-beet">{detail.not_for}</b> For everybody else:{' '}

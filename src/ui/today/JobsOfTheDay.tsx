@@ -45,9 +45,22 @@ export function JobsOfTheDay({ jobs, asking }: { jobs: JobView[]; asking: number
   );
 }
 
+function wordOf(done: NonNullable<JobView['done']>): string {
+  switch (done.type) {
+    case 'package.thaw':
+      return done.zone === null ? 'Thawed' : 'Moved down';
+    case 'labels.print':
+      return 'It has a new label';
+    case 'lot.looked':
+      return 'Looked at';
+    case 'job.done':
+      return 'Done';
+  }
+}
+
 function DoneButton({ job, done }: { job: JobView; done: NonNullable<JobView['done']> }) {
   const { act, busy } = useDoor();
-  const word = done.type === 'job.done' ? 'Done' : done.zone === null ? 'Thawed' : 'Moved down';
+  const word = wordOf(done);
   return (
     <button
       type="button"

@@ -101,11 +101,16 @@ function packLine(line: HaulLine, haul: Haul, world: World): { lot: Lot; events:
   const { called, amount, unit, priceMinor, start, printed } = line;
   const blanched = isBlanched(line.preparation);
   const history = historyOf(line, haul, world);
-  return storeLot(
+  const { lot, events } = storeLot(
     { food, called, amount, unit, priceMinor, start, printed, blanched, history },
     packs,
     world,
   );
+  const labelled = events.map((event) => ({
+    ...event,
+    after: { ...event.after, labelled: event.after.governingDate },
+  }));
+  return { lot, events: labelled };
 }
 
 /** A line that stood too long, as one package that is thrown out at once: its weight and price are in the ledger. */

@@ -30,8 +30,14 @@ function putAway(command: { haul: string; places: PutAway[] }, world: World): Le
   const haul = world.haul(command.haul);
   if (!haul) throw new Refusal('haul', 'There is no such haul.');
   const there: World = { ...world, hot: haul.hot };
-  return command.places.flatMap((place) => warned(putOne(place, there), place.warning ?? ''));
+  return command.places.flatMap((place) => warned(putOne(place, there).map(asLabelled), place.warning ?? ''));
 }
+
+/** Its label was printed for where it goes. */
+const asLabelled = (event: LedgerEvent): LedgerEvent =>
+  event.after.labelled === undefined
+    ? event
+    : { ...event, after: { ...event.after, labelled: event.after.governingDate } };
 
 function warned(events: LedgerEvent[], warning: string): LedgerEvent[] {
   if (warning === '') return events;

@@ -97,7 +97,7 @@ function assembleDinners(command: Assembling, world: World): LedgerEvent[] {
       ...{ answer: null, unanswered: [], cap: null, photo: null, promised: [] },
       keptFor: whose === '' ? null : { whose, on: null, handsOff: false },
     });
-    const { oldCodes: _old, ...fresh } = made;
+    const { oldCodes: _old, labelled: _label, ...fresh } = made;
     const after: Package = { ...moveTo(fresh, command.zone, world).after, version: 1 };
     const says = `${called} ${sayAmount(amount, 'g')}${whose === '' ? '' : ` for ${whose}`} as ${after.code}.`;
     return { type: 'package.assembled', before: null, after, says };

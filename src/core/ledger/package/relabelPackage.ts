@@ -12,6 +12,7 @@ function relabelPackage(command: OnPackage, world: World): LedgerEvent[] {
   const after = {
     ...before,
     code,
+    labelled: before.governingDate,
     oldCodes: [...(before.oldCodes ?? []), before.code],
     version: before.version + 1,
   };

@@ -50,7 +50,7 @@ function splitPackage(command: Splitting, world: World): LedgerEvent[] {
     : withEvents(found, [{ did: 'opened', on: world.today }], world, changes);
   const parts = command.amounts.map((amount, at): LedgerEvent => {
     const code = world.newCode();
-    const { oldCodes: _old, ...same } = after;
+    const { oldCodes: _old, labelled: _label, ...same } = after;
     const part: Package = {
       ...same,
       id: world.newId(),

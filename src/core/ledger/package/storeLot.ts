@@ -16,7 +16,14 @@ export interface NewLot {
   amount: number;
   unit: AmountUnit;
   priceMinor: number | null;
-  start: { did: Start; on: CalendarDate; frozen?: boolean; loose?: boolean; about?: string; unknown?: boolean };
+  start: {
+    did: Start;
+    on: CalendarDate;
+    frozen?: boolean;
+    loose?: boolean;
+    about?: string;
+    unknown?: boolean;
+  };
   printed: PrintedDate | null;
   blanched: boolean;
   history: HistoryEvent[];

@@ -177,6 +177,12 @@ const SETTING_KINDS: { readonly [K in Kind]: SettingKind<K> } = {
     needs: (subject) => ({ keptUnder: { 'log-day': [subject] } }),
   },
   'shop-order': keptKind('shop-order'),
+  'lot-look': {
+    ...keptKind('lot-look'),
+    // Another of the lot may have asked since; what asked first goes all the same.
+    read: (_world, _subject, value) => value,
+    needs: (subject) => ({ keptUnder: { 'lot-look': [subject] } }),
+  },
   code: {
     read: (world, subject) => world.learnedCode(subject),
     needs: (subject) => ({ codes: [subject] }),

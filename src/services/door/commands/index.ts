@@ -25,6 +25,8 @@ export { splitPackageDoor } from './package/splitPackage';
 export { mergePackagesDoor } from './package/mergePackages';
 export { pourPackageDoor } from './package/pourPackage';
 export { preparePackageDoor } from './package/preparePackage';
+export { printLabelsDoor } from './labels/printLabels';
+export { lookedAtLotDoor } from './package/lookedAtLot';
 export { relabelPackageDoor } from './package/relabelPackage';
 export { correctPackageDoor } from './package/correctPackage';
 export { keepForPackageDoor } from './package/keepForPackage';
