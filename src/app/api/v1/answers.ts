@@ -202,14 +202,17 @@ async function readBytes(request: Request, most: number, tooLarge: Problem): Pro
 /** A surrogate that stands alone. */
 const HALF = /\p{Cs}/u;
 
-/** Half a character can only be written as an escape; nothing of ours can keep it. @throws SyntaxError */
-function mustBeWhole(text: string): void {
-  if (!/\\ud[89a-f]/i.test(text)) return;
-  JSON.parse(text, (key, value: unknown) => {
-    if (HALF.test(key) || (typeof value === 'string' && HALF.test(value)))
-      throw new SyntaxError('half a character');
-    return value;
-  });
+/** Where half a character stands, as "lines.0.called"; `null`: nowhere. */
+function placeOfHalf(value: unknown, place: readonly string[] = []): string | null {
+  if (typeof value === 'string') return HALF.test(value) ? place.join('.') : null;
+  if (typeof value !== 'object' || value === null) return null;
+  // Deeper than anything that is taken here.
+  if (place.length > 20) return place.join('.');
+  for (const [key, one] of Object.entries(value)) {
+    const found = HALF.test(key) ? place.join('.') : placeOfHalf(one, [...place, key]);
+    if (found !== null) return found;
+  }
+  return null;
 }
 
 /** The JSON body of a request. @throws Problem 400, 413 or 415 */
@@ -221,19 +224,20 @@ async function readBody(request: Request, role: Role | null): Promise<unknown> {
   const says = `The body is larger than ${most / 1000} kB. Send it in parts.`;
   const bytes = await readBytes(request, most, new Problem(413, 'too-large', says));
   const text = bytes.toString('utf8');
+  let body: unknown;
   try {
-    mustBeWhole(text);
-    return parse(text, null, {
+    body = parse(text, null, {
       protoAction: 'error',
       constructorAction: 'error',
     });
   } catch {
-    throw new Problem(
-      400,
-      'invalid',
-      'The body is not valid JSON, has half a character in it, or names what JSON must not.',
-    );
+    throw new Problem(400, 'invalid', 'The body is not valid JSON, or names what JSON must not.');
   }
+  // It can only be written as an escape, and nothing of ours can keep it.
+  const half = /\\ud[89a-f]/i.test(text) ? placeOfHalf(body) : null;
+  if (half === null) return body;
+  const fields = [{ path: half, message: 'has half a character in it' }];
+  throw new Problem(400, 'invalid', 'There is half a character in it; write it anew.', { fields });
 }
 
 /**
