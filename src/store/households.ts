@@ -1,5 +1,5 @@
 import type { Hemisphere } from '@/core/calendar/hemisphere';
-import type { Marks } from '@/core/foods/forWhom';
+import type { Marks } from '@/core/model/food';
 import type { Caution } from '@/core/model/history';
 import type { UnitSystem } from '@/core/units/readAmount';
 import { PLAIN_WORDING, type Wording } from '@/core/units/wording';

@@ -1,8 +1,5 @@
-import type { Food, Risk } from '../model/food';
+import type { Food, Marks, Risk } from '../model/food';
 import type { Caution } from '../model/history';
-
-/** Who of a household is pregnant, under one, over 65 or ill, by name. */
-export type Marks = Readonly<Record<string, readonly Risk[]>>;
 
 /** Who eats here, and how careful the household is. */
 export interface Eaters {

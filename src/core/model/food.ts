@@ -22,6 +22,8 @@ export type Home = (typeof HOMES)[number];
 /** Who of a household eats with more care. */
 export const RISKS = ['pregnant', 'under-one', 'over-65', 'ill'] as const;
 export type Risk = (typeof RISKS)[number];
+/** Who of a household is pregnant, under one, over 65 or ill, by name. */
+export type Marks = Readonly<Record<string, readonly Risk[]>>;
 
 export const ETHYLENE = ['giver', 'taker', 'both', 'none'] as const;
 

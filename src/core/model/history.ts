@@ -52,7 +52,15 @@ export type PackageState = (typeof STATES)[number];
 /** Something that happened to a package, on a calendar day of the household. */
 export type HistoryEvent =
   /** `frozen`: it came in hard frozen, from a shop's freezer or another's (K5); `loose`: sold over a counter (K3b); `c`: of the freezer it went into, °C; `unknown`: nobody knows how old it is. */
-  | { did: Start; on: CalendarDate; frozen?: boolean; loose?: boolean; c?: number; about?: string; unknown?: boolean }
+  | {
+      did: Start;
+      on: CalendarDate;
+      frozen?: boolean;
+      loose?: boolean;
+      c?: number;
+      about?: string;
+      unknown?: boolean;
+    }
   | { did: 'opened' | 'found-turning' | 'found-bad' | 'kept-out'; on: CalendarDate }
   /** `c`: of the zone it went into, °C; not told: as the conditions say. */
   | { did: 'frozen' | 'thawing' | 'refrozen'; on: CalendarDate; c?: number }

@@ -37,7 +37,14 @@ export interface IntakeLine {
   zone: string | null;
   printed: PrintedDate | null;
   /** `frozen`: it came in hard frozen (K5); `loose`: sold over a counter, so no maker's pack (K3b); `unknown`: nobody knows how old it is. */
-  start: { did: Start; on: CalendarDate; frozen?: boolean; loose?: boolean; about?: string; unknown?: boolean };
+  start: {
+    did: Start;
+    on: CalendarDate;
+    frozen?: boolean;
+    loose?: boolean;
+    about?: string;
+    unknown?: boolean;
+  };
   openedOn: CalendarDate | null;
   frozenOn: CalendarDate | null;
   blanched: boolean;

@@ -1,7 +1,6 @@
 import type { CalendarDate } from '../calendar/calendarDate';
 import type { Hemisphere } from '../calendar/hemisphere';
-import type { Marks } from '../foods/forWhom';
-import type { Food } from './food';
+import type { Food, Marks } from './food';
 import type { Wish } from './wish';
 import type { ApplianceDrawing } from './drawing';
 import type { Haul, HaulLine, LearnedCode } from './haul';

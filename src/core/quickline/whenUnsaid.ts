@@ -20,7 +20,11 @@ export function earliest(draft: QuickDraft): string {
 }
 
 /** What lies there already did not come in today: where the line says no age, the zone's answer counts, or is asked for. */
-export function askAge(draft: QuickDraft, food: NamedFood & Partial<Pick<Food, 'readiness'>>, typed: string): void {
+export function askAge(
+  draft: QuickDraft,
+  food: NamedFood & Partial<Pick<Food, 'readiness'>>,
+  typed: string,
+): void {
   const { line, vocabulary, text } = draft;
   const { unsaidAge, today } = vocabulary;
   if (unsaidAge === undefined || draft.start || line.openedOn !== null || line.frozenOn !== null) return;
@@ -39,7 +43,10 @@ export function askAge(draft: QuickDraft, food: NamedFood & Partial<Pick<Food, '
  * What nobody says about freezing: what shops sell frozen was frozen from the start; what else goes to a freezer is frozen
  * the day it came in, if that is told, else today. What lives in no fridge asks for its freezer.
  */
-export function freezeByPlace(draft: QuickDraft, food: NamedFood & Partial<Pick<Food, 'fridgeDaysMax'>>): void {
+export function freezeByPlace(
+  draft: QuickDraft,
+  food: NamedFood & Partial<Pick<Food, 'fridgeDaysMax'>>,
+): void {
   const { line, vocabulary } = draft;
   const zone = vocabulary.zones.find(({ id }) => id === line.zone);
   const start: IntakeLine['start'] = draft.start ?? { did: 'bought' as const, on: earliest(draft) };
@@ -77,4 +84,3 @@ export function freezeByPlace(draft: QuickDraft, food: NamedFood & Partial<Pick<
     freezers.slice(0, 6).map((one) => ` > ${one.name} ${one.appliance}`),
   );
 }
-

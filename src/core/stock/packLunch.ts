@@ -1,5 +1,6 @@
 import type { CalendarDate } from '../calendar/calendarDate';
-import { isNotFor, type Marks } from '../foods/forWhom';
+import { isNotFor } from '../foods/forWhom';
+import type { Marks } from '../model/food';
 import { needsCooking } from '../foods/needsCooking';
 import type { MayEat } from '../keeping/mayEat';
 import type { Food } from '../model/food';

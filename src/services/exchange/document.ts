@@ -1,5 +1,5 @@
 import type { Hemisphere } from '@/core/calendar/hemisphere';
-import type { Marks } from '@/core/foods/forWhom';
+import type { Marks } from '@/core/model/food';
 import type { Caution } from '@/core/model/history';
 
 /** What a household's document calls itself, and its version: docs/formats/household.schema.json says what is in it. */

@@ -96,7 +96,10 @@ export function FirstFill({ appliances }: { appliances: AppliancePlan[] }) {
     if (!vocabulary) return;
     const known = { ...vocabulary, unsaidAge };
     const read = readList(pasted.join('\n')).map((line) => readFilled(line, zone.id, known));
-    if (unsaidAge === null && read.some(({ reading }) => reading.faults.some(({ says }) => says === AGE_ASKED))) {
+    if (
+      unsaidAge === null &&
+      read.some(({ reading }) => reading.faults.some(({ says }) => says === AGE_ASKED))
+    ) {
       setWaiting({ zone: zone.id, lines: pasted });
       return;
     }

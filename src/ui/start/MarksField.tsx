@@ -1,6 +1,7 @@
 'use client';
 
-import { type Marks, RISK_WORDS } from '@/core/foods/forWhom';
+import { RISK_WORDS } from '@/core/foods/forWhom';
+import type { Marks } from '@/core/model/food';
 import { type Risk, RISKS } from '@/core/model/food';
 
 /** Who of the people named eats with more care; what is not for them is said wherever it is met. */

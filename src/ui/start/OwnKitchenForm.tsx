@@ -3,7 +3,7 @@
 import Link from 'next/link';
 import { useState, useSyncExternalStore } from 'react';
 import type { Hemisphere } from '@/core/calendar/hemisphere';
-import type { Marks } from '@/core/foods/forWhom';
+import type { Marks } from '@/core/model/food';
 import type { Caution } from '@/core/model/history';
 import { PLAIN_WORDING, type Wording } from '@/core/units/wording';
 import { Choice } from '../forms/Choice';

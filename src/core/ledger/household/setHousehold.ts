@@ -1,5 +1,6 @@
 import { dequal } from 'dequal';
-import { type Marks, RISK_WORDS } from '../../foods/forWhom';
+import { RISK_WORDS } from '../../foods/forWhom';
+import type { Marks } from '../../model/food';
 import type { Caution } from '../../model/history';
 import { Refusal } from '../../model/refusal';
 import type { Decision } from '../../model/decision';

@@ -15,7 +15,9 @@ import { settingKind } from '../settings/settingKinds';
 /** The world without the readings that the command itself brought: they are undone with it. */
 function withoutReadings(world: World, { settings }: PastCommand): World {
   const brought = settings.flatMap(({ after }) =>
-    (after.kind === 'measured' || after.kind === 'reading') && after.value ? [`${after.subject} ${after.value.at}`] : [],
+    (after.kind === 'measured' || after.kind === 'reading') && after.value
+      ? [`${after.subject} ${after.value.at}`]
+      : [],
   );
   return {
     ...world,

@@ -8,7 +8,13 @@ const MOST_EVENTS = 200;
 const celsius = Joi.number().min(-40).max(30).description('°C of the zone it went into');
 const minutes = Joi.number().integer().min(0).max(10_080).required().description('out of the cold');
 const date = dateSchema.required();
-const start = { frozen: Joi.boolean(), loose: Joi.boolean(), c: celsius, about: plainText(200), unknown: Joi.boolean() };
+const start = {
+  frozen: Joi.boolean(),
+  loose: Joi.boolean(),
+  c: celsius,
+  about: plainText(200),
+  unknown: Joi.boolean(),
+};
 
 /** What each event tells besides its day. */
 const TELLS: Record<HistoryEvent['did'], Joi.PartialSchemaMap> = {
