@@ -1,9 +1,8 @@
 import type { CalendarDate } from '../calendar/calendarDate';
 import { isNotFor } from '../foods/forWhom';
-import type { Marks } from '../model/food';
+import type { Food, Marks } from '../model/food';
 import { needsCooking } from '../foods/needsCooking';
 import type { MayEat } from '../keeping/mayEat';
-import type { Food } from '../model/food';
 import slots from './lunchSlots.json';
 import type { StockRow } from './stockRow';
 

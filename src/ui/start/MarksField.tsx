@@ -1,8 +1,7 @@
 'use client';
 
 import { RISK_WORDS } from '@/core/foods/forWhom';
-import type { Marks } from '@/core/model/food';
-import { type Risk, RISKS } from '@/core/model/food';
+import { type Marks, type Risk, RISKS } from '@/core/model/food';
 
 /** Who of the people named eats with more care; what is not for them is said wherever it is met. */
 export function MarksField({
