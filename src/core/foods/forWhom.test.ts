@@ -1,6 +1,6 @@
 import { food, foods } from '../../../tests/fixtures/reference';
 import { RISKS } from '../model/food';
-import { forWhom, isNotFor } from './forWhom';
+import { forWhom, forWhomServed, isNotFor } from './forWhom';
 
 const usual = { marks: {}, caution: 'usual' } as const;
 
@@ -27,6 +27,14 @@ it.each([
     false,
   ]);
   expect(forWhom(known, usual)).toBe('');
+});
+
+it('raw shellfish is cooked anyway: where one eats from, only what is eaten as it is is told', () => {
+  const eaters = { marks: { Tuva: ['pregnant'] }, caution: 'usual' } as const;
+  expect([forWhomServed(food('oysters'), eaters), forWhomServed(food('brie'), eaters)]).toEqual([
+    '',
+    'Not for Tuva unless cooked through.',
+  ]);
 });
 
 it('a careful household that marked nobody is told of everybody it may concern', () => {

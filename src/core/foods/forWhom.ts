@@ -1,4 +1,5 @@
 import type { Food, Marks, Risk } from '../model/food';
+import { needsCooking } from './needsCooking';
 import type { Caution } from '../model/history';
 
 /** Who eats here, and how careful the household is. */
@@ -18,7 +19,8 @@ export const RISK_WORDS: Record<Risk, string> = {
 const DELICATE_CLASSES = new Set(['lunch-meats', 'soft-cheese', 'smoked-fish']);
 
 /** As much of a food as the rule looks at. */
-export type ForWhomFood = Pick<Food, 'notFor' | 'cookingMends'> & Partial<Pick<Food, 'outageClass'>>;
+export type ForWhomFood = Pick<Food, 'notFor' | 'cookingMends'> &
+  Partial<Pick<Food, 'outageClass' | 'readiness' | 'group'>>;
 
 /** What a careful household is told of a food that is eaten cold (K13); empty: nothing. */
 export const sayDelicate = ({ outageClass }: Pick<ForWhomFood, 'outageClass'>): string =>
@@ -51,4 +53,11 @@ export function forWhom(food: ForWhomFood, { marks, caution }: Eaters, why = tru
   if (whom.length > 0) return `Not for ${whom.join(' or ')}${unless}.`;
   if (caution !== 'careful') return '';
   return notFor.length > 0 ? `Not for anyone ${words(notFor)}${unless}.` : sayDelicate(food);
+}
+
+/** The same where food is eaten from, in few words: what is cooked anyway is left out, and why it is so. */
+export function forWhomServed(food: ForWhomFood, eaters: Eaters): string {
+  const { readiness, group, cookingMends } = food;
+  const isCooked = readiness !== undefined && group !== undefined && needsCooking({ readiness, group });
+  return cookingMends && isCooked ? '' : forWhom(food, eaters, false);
 }

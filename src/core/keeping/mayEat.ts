@@ -1,6 +1,6 @@
 import type { CalendarDate } from '../calendar/calendarDate';
 import { sayPlainDate } from '../calendar/sayDate';
-import { type Eaters, forWhom } from '../foods/forWhom';
+import { type Eaters, type ForWhomFood, forWhomServed } from '../foods/forWhom';
 import type { Food } from '../model/food';
 import type { OutageVerdict } from '../model/outageClass';
 import type { Package } from '../model/package';
@@ -32,8 +32,7 @@ export interface EatingCase {
   at: string;
   /** Above 32 °C where things stand out of the cold. */
   hot: boolean;
-  food: Pick<Food, 'controlled' | 'counterDaysMax' | 'warmHours' | 'notFor' | 'cookingMends'> &
-    Partial<Pick<Food, 'outageClass'>>;
+  food: Pick<Food, 'controlled' | 'counterDaysMax' | 'warmHours'> & ForWhomFood;
   /** Who eats here; left out: whom it is for is not asked. */
   eaters?: Eaters;
   /** Of a cut that it went through and that nobody decided (O13); `null`: none. */
@@ -72,7 +71,7 @@ function minutesLeft(found: Edible, { at, hot, food }: EatingCase): number | nul
  */
 export const mayEat = (found: Edible, asked: EatingCase): EatingAnswer => ({
   ...answerFor(found, asked),
-  notFor: asked.eaters ? forWhom(asked.food, asked.eaters) : '',
+  notFor: asked.eaters ? forWhomServed(asked.food, asked.eaters) : '',
 });
 
 function answerFor(found: Edible, asked: EatingCase): Omit<EatingAnswer, 'notFor'> {

@@ -1,4 +1,5 @@
 import { sayFullDate } from '@/core/calendar/sayDate';
+import { forWhom } from '@/core/foods/forWhom';
 import { isUntrue } from '@/core/labels/isUntrue';
 import type { PrintedDate, TrailLine } from '@/core/model/history';
 import { partOpens } from '@/core/ledger/package/partOpens';
@@ -51,6 +52,7 @@ export async function readPackage(code: string): Promise<PackageDetail> {
   const counterDays = food?.counterDaysMax ?? null;
   return {
     ...view,
+    not_for: food ? forWhom(food, household.settings) : '',
     today: context.today,
     heads_up: toHeadsUp(found, view, context),
     may_stay_out: counterDays !== null && found.state === 'chilled',

@@ -116,7 +116,9 @@ export function FirstOutRowItem({
             {told !== '' && (
               <b className={`font-semibold ${view.band === 'past' ? 'text-beet' : 'text-deep'}`}>{told} · </b>
             )}
-            {view.not_for !== '' && <b className="font-semibold text-beet">{view.not_for} </b>}
+            {view.not_for !== '' && told !== 'not for eating' && (
+              <b className="font-semibold text-beet">{view.not_for} </b>
+            )}
             {view.story}
             {row.others_words !== '' && `; ${row.others_words}`}
           </span>
