@@ -11,7 +11,7 @@ import {
   mayOffer,
 } from '../../src/core/keeping/mayEat';
 import { listToUseUp } from '../../src/core/rounds/listToUseUp';
-import { helpYourself } from '../../src/services/take/helpYourself';
+import { helpYourself } from '../../src/core/stock/helpYourself';
 import type { Package } from '../../src/core/model/package';
 import { Refusal } from '../../src/core/model/refusal';
 import { StaleVersion } from '../../src/core/model/stale';

@@ -178,6 +178,17 @@ describe('what is made of others', () => {
     expect(([...store.packages.values()].at(-1) as Package).useBy).toBe(DAY(29));
   });
 
+  it('rice cooked into rice is not new; soft-boiled eggs are for two days at most', () => {
+    const { store, put, on } = house();
+    const rice = put('rice-cooked', { start: { did: 'cooked', on: DAY(23) } }, 23);
+    const into = dish({ food: 'rice-cooked', called: 'Fried rice', start: { did: 'cooked', on: DAY(25) } });
+    on(rice, 'package.cook', { amount: null, into });
+    const again = [...store.packages.values()].at(-1) as Package;
+    expect([again.called, again.startOn, again.useBy]).toEqual(['Fried rice', DAY(23), rice.useBy]);
+    const eggs = put('eggs-soft-boiled', { start: { did: 'cooked', on: DAY(25) } });
+    expect(eggs.useBy).toBe(DAY(27));
+  });
+
   it('a dinner of cheese and ham spoils as the ham; ham thawed in water is never frozen in it', () => {
     const { store, put, on } = house();
     const cheese = put('hard-cheese');

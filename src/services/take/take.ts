@@ -8,7 +8,7 @@ import { chosenPerson } from '../household/person';
 import { viewContext } from '../household/context';
 import { type PackageView, toPackageView } from '../stock/packageView';
 import { readStockRows } from '../stock/stockRows';
-import { helpYourself } from './helpYourself';
+import { helpYourself } from '@/core/stock/helpYourself';
 
 /** A tile to help oneself from: what goes first of a kind. */
 export interface TileView {

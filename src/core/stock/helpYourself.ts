@@ -1,6 +1,6 @@
-import type { Food } from '@/core/model/food';
-import type { MayEat } from '@/core/keeping/mayEat';
-import type { StockRow } from '@/core/stock/stockRow';
+import type { Food } from '../model/food';
+import type { MayEat } from '../keeping/mayEat';
+import type { StockRow } from './stockRow';
 
 /** What may be taken without asking: ready to eat, cold, safe, and nobody said hands off. */
 export function helpYourself<Row extends StockRow>(
