@@ -7,7 +7,7 @@ import { Problem } from '../door/problem';
 import { DOOR, type ReadCommand } from '../door/readCommands';
 import { contextOf } from '../household/context';
 import { readStockRows } from '../stock/stockRows';
-import { helpYourself } from '../take/helpYourself';
+import { helpYourself } from '@/core/stock/helpYourself';
 import type { Visitor } from './whoAsks';
 
 const notYours = (what: string): Problem =>
