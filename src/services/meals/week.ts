@@ -27,7 +27,10 @@ export interface MealView extends Omit<Meal, 'takes' | 'buys'> {
     amount: number;
     amount_words: string;
     /** As it lies here; `null`: it is not here any more. */
-    view: Pick<PackageView, 'version' | 'state' | 'band' | 'due_words' | 'zone' | 'amount'> | null;
+    view: Pick<
+      PackageView,
+      'version' | 'state' | 'band' | 'due_words' | 'zone' | 'amount' | 'not_for'
+    > | null;
     /** How much of what was promised is not there, in words; empty: nothing. */
     missing: string;
   }[];
@@ -85,7 +88,7 @@ function toMealView(
         amount_words: sayAmount(take.amount, unit),
         view: here && {
           ...{ version: here.version, state: here.state, band: here.band, due_words: here.due_words },
-          ...{ zone: here.zone, amount: here.amount },
+          ...{ zone: here.zone, amount: here.amount, not_for: here.not_for },
         },
         missing: gone > 0 ? sayAmount(gone, unit) : '',
       };

@@ -20,6 +20,8 @@ interface Chosen {
   called: string;
   amount: number;
   words: string;
+  /** Whom it is not for. */
+  notFor: string;
 }
 
 /** One meal: what it is called, who eats, what it takes of the cold store first out, what is to be bought. */
@@ -47,9 +49,11 @@ export function MealSheet({
     meal && meal.eaters.length > 0 ? meal.eaters : everybody,
   );
   const [takes, setTakes] = useState<Chosen[]>(
-    (meal ? here(meal) : []).map(({ package: id, code, called, amount, amount_words: words }) => ({
-      ...{ package: id, code, called, amount, words },
-    })),
+    (meal ? here(meal) : []).map(
+      ({ package: id, code, called, amount, amount_words: words, view: lies }) => ({
+        ...{ package: id, code, called, amount, words, notFor: lies?.not_for ?? '' },
+      }),
+    ),
   );
   const [buys, setBuys] = useState((meal?.buys ?? []).map(({ called }) => called).join(', '));
   const save = (): void => {
@@ -106,6 +110,7 @@ export function MealSheet({
                   <span className="mr-auto">
                     {take.called} <b className="font-heading">{say(take.words)}</b>{' '}
                     <span className="text-slate">{take.code}</span>
+                    {take.notFor !== '' && <b className="block text-beet">{take.notFor}</b>}
                   </span>
                   <button
                     type="button"
@@ -228,6 +233,7 @@ function AddFood({
     onAdd(
       from.takes.map(({ view, amount, amount_words: words }) => ({
         ...{ package: view.id, code: view.code, called: view.food.name, amount, words },
+        notFor: view.not_for,
       })),
     );
     setText('');

@@ -145,6 +145,9 @@ function MealCard({ meal, busy, onOpen, onEat }: { meal: MealView } & Deeds) {
               {say(first.amount_words)}
             </b>
             {first.view?.state === 'frozen' ? ' · frozen' : ''}
+            {first.view && first.view.not_for !== '' && (
+              <b className="block text-beet">{first.view.not_for}</b>
+            )}
           </li>
         ))}
       </ul>
