@@ -244,6 +244,20 @@ describe('late, lost, undone and corrected', () => {
     expect([late.openedOn, (late.useBy ?? '') <= DAY(25)]).toEqual([DAY(21), true]);
   });
 
+  it('of one day the hour counts: opened before it was frozen, and told after', () => {
+    const { store, put, now } = house();
+    const ham = put('ham-sliced', {}, 20);
+    const tell = (type: string, more: object, at: string, told = at): void => {
+      store.now = `${DAY(22)}T${told}:00.000Z`;
+      const on = { package: ham.id, version: now(ham).version };
+      store.run({ id: type, type, ...on, ...more }, `${DAY(22)}T${at}:00.000Z`);
+    };
+    tell('package.freeze', { zone: 'chest', wrap: 'zip-bag', form: null, blanched: true }, '15:00');
+    tell('package.open', {}, '09:00', '16:00');
+    expect(now(ham).history.map(({ did }) => did)).toEqual(['bought', 'opened', 'frozen']);
+    expect(now(ham).state).toBe('frozen');
+  });
+
   it('an older reading told late lets the later one hold, and may only shorten', () => {
     const { put, now, store, measure } = house();
     const ham = put('ham-sliced', {}, 20);

@@ -49,8 +49,13 @@ export type Caution = (typeof CAUTIONS)[number];
 export const STATES = ['chilled', 'frozen', 'thawing', 'counter', 'room'] as const;
 export type PackageState = (typeof STATES)[number];
 
-/** Something that happened to a package, on a calendar day of the household. */
-export type HistoryEvent =
+/**
+ * Something that happened to a package, on a calendar day of the household; `at`: at this instant, ISO 8601 UTC, where that is known.
+ * Entries of a life stand by when they happened, not by when they were told (L1).
+ */
+export type HistoryEvent = Happening & { at?: string };
+
+type Happening =
   /** `frozen`: it came in hard frozen, from a shop's freezer or another's (K5); `loose`: sold over a counter (K3b); `c`: of the freezer it went into, °C; `unknown`: nobody knows how old it is. */
   | {
       did: Start;

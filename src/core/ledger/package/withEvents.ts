@@ -15,9 +15,18 @@ const LATE: ReadonlySet<string> = new Set([
   'moved',
 ]);
 
-/** A history with an event where it happened, after all of the same day. */
+/** What is known of when a world's command happened. */
+export type TellingWorld = Pick<JudgingWorld, 'today' | 'food' | 'caution'> &
+  Partial<Pick<JudgingWorld, 'at'>>;
+
+/** True when an entry stands before another: on an earlier day, or at an earlier instant; of one day without an instant, as it was told. */
+const isBefore = (one: HistoryEvent, other: HistoryEvent): boolean =>
+  one.on < other.on ||
+  (one.on === other.on && (one.at === undefined || other.at === undefined || one.at <= other.at));
+
+/** A history with an event where it happened. */
 function inserted(history: readonly HistoryEvent[], event: HistoryEvent): HistoryEvent[] {
-  const after = history.findLastIndex(({ on }) => on <= event.on);
+  const after = history.findLastIndex((one) => isBefore(one, event));
   return [...history.slice(0, after + 1), event, ...history.slice(after + 1)];
 }
 
@@ -28,7 +37,7 @@ function inserted(history: readonly HistoryEvent[], event: HistoryEvent): Histor
 function withLate(
   before: Package,
   event: HistoryEvent,
-  world: Pick<JudgingWorld, 'today' | 'food' | 'caution'>,
+  world: TellingWorld,
   changes: Partial<UndatedPackage>,
 ): Package {
   const history = inserted(before.history, event);
@@ -53,15 +62,20 @@ function withLate(
 export function withEvents(
   before: Package,
   events: readonly HistoryEvent[],
-  world: Pick<JudgingWorld, 'today' | 'food' | 'caution'>,
+  world: TellingWorld,
   changes: Partial<UndatedPackage> = {},
 ): Package {
-  const last = before.history.at(-1)?.on ?? world.today;
-  const [single, ...others] = events;
-  const began = before.history[0]?.on ?? last;
-  if (single && others.length === 0 && LATE.has(single.did) && single.on < last && single.on >= began)
+  const { at, today } = world;
+  const last = before.history.at(-1);
+  const lastOn = last?.on ?? world.today;
+  const stamped = events.map((event) => (at === undefined || event.on !== today ? event : { at, ...event }));
+  const [single, ...others] = stamped;
+  const began = before.history[0]?.on ?? lastOn;
+  const isLate = (event: HistoryEvent): boolean =>
+    event.on >= began && last !== undefined && !isBefore(last, event);
+  if (single && others.length === 0 && LATE.has(single.did) && isLate(single))
     return withLate(before, single, world, changes);
-  const told = events.map((event) => ({ ...event, on: later(event.on, last) }));
+  const told = stamped.map((event) => ({ ...event, on: later(event.on, lastOn) }));
   // A stay that comes first was measured by our own clock: it counts, and is never refused.
   const first = told.findIndex(({ did }) => did !== 'counter');
   const measured = first < 0 ? told.length : first;

@@ -1,6 +1,6 @@
 import Joi from 'joi';
 import { type HistoryEvent, THAW_METHODS } from '@/core/model/history';
-import { dateSchema, plainText } from '../validate';
+import { dateSchema, instantSchema, plainText } from '../validate';
 
 /** More than a pack lives through in years. */
 const MOST_EVENTS = 200;
@@ -58,7 +58,7 @@ const TELLS: Record<HistoryEvent['did'], Joi.PartialSchemaMap> = {
 export const historySchema = Joi.array()
   .items(
     ...Object.entries(TELLS).map(([did, more]) =>
-      Joi.object({ did: Joi.string().valid(did).required(), on: date, ...more }),
+      Joi.object({ did: Joi.string().valid(did).required(), on: date, at: instantSchema, ...more }),
     ),
   )
   .min(1)
