@@ -166,6 +166,8 @@ test('in a US household no screen, label or paper says grams, litres or °C, and
     await page.keyboard.press('Enter');
     await page.getByRole('link', { name: /what is in there/ }).click();
     const field = page.getByRole('textbox', { name: /^What lies in Top shelf/ });
+    // Nothing that lies there was bought today.
+    await page.getByRole('button', { name: /^Fresh this week/ }).click();
     for (const line of [
       'milk half a gallon bb 12/4',
       'ground beef 2 lb',
