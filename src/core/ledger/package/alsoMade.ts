@@ -3,14 +3,21 @@ import type { HistoryEvent } from '../../model/history';
 import type { LedgerEvent, Package } from '../../model/package';
 import type { World } from '../../model/world';
 import { joiningOf, type JudgingWorld } from './judgePackage';
-import { withEvents } from './withEvents';
+import { isBefore, withEvents } from './withEvents';
+
+/** True when anything of it is earlier, or it is to be thrown out now. */
+const isStricter = (judged: Package, found: Package): boolean =>
+  judged.governingDate < found.governingDate ||
+  judged.bestBy < found.bestBy ||
+  (judged.condemned && !found.condemned);
 
 /** A part that was split off since: what is told late happened to it too. */
 function alsoTold(part: Package, late: readonly HistoryEvent[], world: JudgingWorld): Package {
   return late.reduce((found, event) => {
-    if (event.did !== 'opened' || found.openedOn === null) return withEvents(found, [event], world);
-    // It opens once, on the earlier day.
-    if (found.openedOn <= event.on) return found;
+    const opened = found.history.find(({ did }) => did === 'opened');
+    if (event.did !== 'opened' || !opened) return withEvents(found, [event], world);
+    // It opens once, when it was first.
+    if (isBefore(opened, event)) return found;
     const closed = found.history.filter(({ did }) => did !== 'opened');
     return withEvents({ ...found, history: closed, openedOn: null }, [event], world);
   }, part);
@@ -26,7 +33,10 @@ export function alsoMade(events: LedgerEvent[], world: World): LedgerEvent[] {
   const [told] = events;
   if (!told?.before || world.at >= world.now) return events;
   const { before, after } = told;
-  const late = after.history.filter((event) => !before.history.includes(event));
+  // Whatever day it was given there, it happened on the command's own.
+  const late = after.history
+    .filter((event) => !before.history.includes(event))
+    .map((event) => ({ ...event, on: world.today }));
   if (late.length === 0) return events;
   const more = world.madeOf(before.id).flatMap((found): LedgerEvent[] => {
     if (events.some((event) => event.after.id === found.id)) return [];
@@ -34,11 +44,7 @@ export function alsoMade(events: LedgerEvent[], world: World): LedgerEvent[] {
       found.lotId === before.lotId
         ? alsoTold(found, late, world)
         : withEvents(found, [joiningOf(after, world)], world);
-    if (
-      judged === found ||
-      (judged.governingDate >= found.governingDate && judged.condemned === found.condemned)
-    )
-      return [];
+    if (!isStricter(judged, found)) return [];
     const says = `${found.called} ${found.code} is made of ${before.code}: dated ${sayPlainDate(judged.governingDate)} like it.`;
     return [
       { type: 'package.redated', before: found, after: { ...judged, version: found.version + 1 }, says },

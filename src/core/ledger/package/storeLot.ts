@@ -1,9 +1,8 @@
-import type { CalendarDate } from '../../calendar/calendarDate';
 import type { Food } from '../../model/food';
-import type { HistoryEvent, PrintedDate, Start, Wrap } from '../../model/history';
+import type { HistoryEvent, PrintedDate, Wrap } from '../../model/history';
 import { sharePrice } from '../../portions/sharePrice';
 import { type AmountUnit, sayAmount } from '../../units/sayAmount';
-import type { Form } from '../../model/intakeLine';
+import type { Form, IntakeLine } from '../../model/intakeLine';
 import { coldOf, judgePackage, warmthOf } from './judgePackage';
 import type { LedgerEvent, Lot, Package, Zone } from '../../model/package';
 import type { World } from '../../model/world';
@@ -16,14 +15,7 @@ export interface NewLot {
   amount: number;
   unit: AmountUnit;
   priceMinor: number | null;
-  start: {
-    did: Start;
-    on: CalendarDate;
-    frozen?: boolean;
-    loose?: boolean;
-    about?: string;
-    unknown?: boolean;
-  };
+  start: IntakeLine['start'];
   printed: PrintedDate | null;
   blanched: boolean;
   history: HistoryEvent[];

@@ -20,7 +20,7 @@ export type TellingWorld = Pick<JudgingWorld, 'today' | 'food' | 'caution'> &
   Partial<Pick<JudgingWorld, 'at'>>;
 
 /** True when an entry stands before another: on an earlier day, or at an earlier instant; of one day without an instant, as it was told. */
-const isBefore = (one: HistoryEvent, other: HistoryEvent): boolean =>
+export const isBefore = (one: HistoryEvent, other: HistoryEvent): boolean =>
   one.on < other.on ||
   (one.on === other.on && (one.at === undefined || other.at === undefined || one.at <= other.at));
 
