@@ -14,7 +14,7 @@ it.each([
   ['oysters', 'over-65', true],
   ['raw-milk', 'ill', true],
   ['bean-sprouts', 'pregnant', true],
-] as const)('%s is not for whoever is %s; cooked through: %s', (id, risk, mends) => {
+] as const)('%s is not for someone %s; cooking it through helps: %s', (id, risk, mends) => {
   const known = food(id);
   const eaters = { marks: { Tuva: [risk], Odd: [] }, caution: 'usual' } as const;
   expect(forWhom(known, eaters)).toMatch(
@@ -29,7 +29,7 @@ it.each([
   expect(forWhom(known, usual)).toBe('');
 });
 
-it('raw shellfish is cooked anyway: where one eats from, only what is eaten as it is is told', () => {
+it('tiles and rows leave out food that is cooked anyway, such as raw shellfish', () => {
   const eaters = { marks: { Tuva: ['pregnant'] }, caution: 'usual' } as const;
   expect([forWhomServed(food('oysters'), eaters), forWhomServed(food('brie'), eaters)]).toEqual([
     '',
@@ -37,7 +37,7 @@ it('raw shellfish is cooked anyway: where one eats from, only what is eaten as i
   ]);
 });
 
-it('a careful household that marked nobody is told of everybody it may concern', () => {
+it('a careful household with nobody marked sees every warning', () => {
   const careful = { marks: {}, caution: 'careful' } as const;
   expect(forWhom(food('brie'), careful)).toBe('Not for anyone pregnant unless cooked through.');
   expect(forWhom(food('ham-sliced'), careful)).toContain('only heated through');

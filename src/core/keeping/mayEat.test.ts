@@ -9,8 +9,15 @@ const NOON = `${TODAY}T12:00:00.000Z`;
 const hoursAgo = (hours: number): string => new Date(Date.parse(NOON) - hours * 3_600_000).toISOString();
 
 const edible = (foodId: string, more: Partial<Edible> = {}): Edible => ({
-  ...{ id: 'p', foodId, state: 'chilled', useBy: '2026-11-28', bestBy: '2026-11-27', condemned: false },
-  ...{ counterMinutes: 0, counterSince: null, opened: false },
+  id: 'p',
+  foodId,
+  state: 'chilled',
+  useBy: '2026-11-28',
+  bestBy: '2026-11-27',
+  condemned: false,
+  counterMinutes: 0,
+  counterSince: null,
+  opened: false,
   ...more,
 });
 const ask = (found: Edible, more: Partial<Parameters<typeof mayEat>[1]> = {}) =>
@@ -54,7 +61,7 @@ it.each<[string, Edible, Partial<Parameters<typeof mayEat>[1]>, string, string]>
   expect(ask(found, more)).toMatchObject({ may, rule });
 });
 
-it('whatever spoils and stood out for two hours is on no tile and in no lunch, while it still stands there too', () => {
+it('perishable food that has been out for two hours is on no tile and in no lunch', () => {
   const rows = foods.map(
     ({ id }) =>
       ({

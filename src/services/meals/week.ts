@@ -88,7 +88,9 @@ function toMealView(
         amount_words: sayAmount(take.amount, unit),
         view: here && {
           ...{ version: here.version, state: here.state, band: here.band, due_words: here.due_words },
-          ...{ zone: here.zone, amount: here.amount, not_for: here.not_for },
+          zone: here.zone,
+          amount: here.amount,
+          not_for: here.not_for,
         },
         missing: gone > 0 ? sayAmount(gone, unit) : '',
       };

@@ -133,7 +133,10 @@ function sayTimeOn(at: string, { household, today }: HouseholdContext): string {
 async function newLabels({ household, today }: HouseholdContext): Promise<JobView[]> {
   const found = await readUntrueLabels(sql(), household.id, MOST_LABELS);
   return found.map(({ called, code, governingDate, labelled = governingDate }) => ({
-    ...{ id: `label ${code}`, kind: 'label' as const, code, short: `New label: ${called}` },
+    id: `label ${code}`,
+    kind: 'label' as const,
+    code,
+    short: `New label: ${called}`,
     says: `${called} ${code} says ${sayPlainDate(labelled)} on its label; it is ${sayPlainDate(governingDate)} by now`,
     due_words: `${sayDueDate(governingDate, today)}, not ${sayDueDate(labelled, today)}`,
     done: { type: 'labels.print' as const, codes: [code] },
@@ -151,7 +154,9 @@ async function lotsToLookAt({ household, today }: HouseholdContext): Promise<Job
         ? `${look.code} was found bad ${sayPastDate(look.on, today)}`
         : `${look.code} was entered wrongly`;
     return {
-      ...{ id: `lot ${lot}`, kind: 'look' as const, code: first?.code ?? null },
+      id: `lot ${lot}`,
+      kind: 'look' as const,
+      code: first?.code ?? null,
       short: `Look at ${many} ${look.called}`,
       says: `${why}, and came in with ${sisters.map(({ code }) => code).join(', ')}: look at ${sisters.length === 1 ? 'it' : 'them'} too`,
       due_words: why,

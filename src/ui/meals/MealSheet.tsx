@@ -51,7 +51,12 @@ export function MealSheet({
   const [takes, setTakes] = useState<Chosen[]>(
     (meal ? here(meal) : []).map(
       ({ package: id, code, called, amount, amount_words: words, view: lies }) => ({
-        ...{ package: id, code, called, amount, words, notFor: lies?.not_for ?? '' },
+        package: id,
+        code,
+        called,
+        amount,
+        words,
+        notFor: lies?.not_for ?? '',
       }),
     ),
   );

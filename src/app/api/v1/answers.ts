@@ -202,7 +202,7 @@ async function readBytes(request: Request, most: number, tooLarge: Problem): Pro
 /** A surrogate that stands alone. */
 const HALF = /\p{Cs}/u;
 
-/** Where half a character stands, as "lines.0.called"; `null`: nowhere. */
+/** The path of the first broken character, such as "lines.0.called"; `null` if there is none. */
 function placeOfHalf(value: unknown, place: readonly string[] = []): string | null {
   if (typeof value === 'string') return HALF.test(value) ? place.join('.') : null;
   if (typeof value !== 'object' || value === null) return null;
@@ -233,11 +233,11 @@ async function readBody(request: Request, role: Role | null): Promise<unknown> {
   } catch {
     throw new Problem(400, 'invalid', 'The body is not valid JSON, or names what JSON must not.');
   }
-  // It can only be written as an escape, and nothing of ours can keep it.
+  // Only an escape can write a lone surrogate, and the database refuses it.
   const half = /\\ud[89a-f]/i.test(text) ? placeOfHalf(body) : null;
   if (half === null) return body;
-  const fields = [{ path: half, message: 'has half a character in it' }];
-  throw new Problem(400, 'invalid', 'There is half a character in it; write it anew.', { fields });
+  const fields = [{ path: half, message: 'has a broken character' }];
+  throw new Problem(400, 'invalid', 'One of the texts has a broken character. Type it again.', { fields });
 }
 
 /**
