@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import Ajv, { type ValidateFunction } from 'ajv';
+import { brokenText } from '../core/model/brokenText';
 import { Refusal } from '../core/model/refusal';
 import { bytesOf, type SentFile } from './sentFile';
 
@@ -12,21 +13,6 @@ const schemaOf = (): ValidateFunction =>
   (schema ??= new Ajv({ allErrors: false, strict: false, allowUnionTypes: true }).compile(
     JSON.parse(readFileSync(SCHEMA, 'utf8')) as object,
   ));
-
-/** Half of a character that takes two. */
-const HALF = /\p{Cs}/u;
-
-/** Where the first text stands that is no text: half of a character. `null`: there is none. */
-function brokenText(value: unknown, place: string): string | null {
-  if (typeof value === 'string') return HALF.test(value) ? place : null;
-  if (typeof value !== 'object' || value === null) return null;
-  for (const [key, one] of Object.entries(value)) {
-    if (HALF.test(key)) return place;
-    const found = brokenText(one, place === '' ? key : `${place}.${key}`);
-    if (found !== null) return found;
-  }
-  return null;
-}
 
 /** What a document is, or where it is wrong: its place ("household.time_zone") and what is wrong there. */
 export type ReadHousehold = { document: object } | { place: string; fault: string };
@@ -56,7 +42,7 @@ export function householdJson(sent: SentFile): ReadHousehold {
     const place = (first?.instancePath ?? '').slice(1).replaceAll('/', '.');
     return { place, fault: first?.message ?? 'is wrong' };
   }
-  const broken = brokenText(read, '');
+  const broken = brokenText(read);
   return broken === null
     ? { document: read as object }
     : { place: broken, fault: 'has half a character in it' };

@@ -7,6 +7,7 @@ import { Problem, toProblem } from '@/services/door/problem';
 import { asksForKeys } from '@/services/keys/asksForKeys';
 import { mustBe } from '@/services/keys/whoAsks';
 import { whoseHeader } from '@/services/household/standing';
+import { brokenText } from '@/core/model/brokenText';
 import { type Role, ROLES } from '@/core/model/role';
 import { asStream } from '@/services/exchange/exportHousehold';
 import { inHousehold } from '@/services/household/chosen';
@@ -199,22 +200,6 @@ async function readBytes(request: Request, most: number, tooLarge: Problem): Pro
   return Buffer.concat(chunks);
 }
 
-/** A surrogate that stands alone. */
-const HALF = /\p{Cs}/u;
-
-/** The path of the first broken character, such as "lines.0.called"; `null` if there is none. */
-function placeOfHalf(value: unknown, place: readonly string[] = []): string | null {
-  if (typeof value === 'string') return HALF.test(value) ? place.join('.') : null;
-  if (typeof value !== 'object' || value === null) return null;
-  // Deeper than anything that is taken here.
-  if (place.length > 20) return place.join('.');
-  for (const [key, one] of Object.entries(value)) {
-    const found = HALF.test(key) ? place.join('.') : placeOfHalf(one, [...place, key]);
-    if (found !== null) return found;
-  }
-  return null;
-}
-
 /** The JSON body of a request. @throws Problem 400, 413 or 415 */
 async function readBody(request: Request, role: Role | null): Promise<unknown> {
   if (!/^application\/json(;|$)/i.test(request.headers.get('content-type') ?? '')) {
@@ -234,7 +219,7 @@ async function readBody(request: Request, role: Role | null): Promise<unknown> {
     throw new Problem(400, 'invalid', 'The body is not valid JSON, or names what JSON must not.');
   }
   // Only an escape can write a lone surrogate, and the database refuses it.
-  const half = /\\ud[89a-f]/i.test(text) ? placeOfHalf(body) : null;
+  const half = /\\ud[89a-f]/i.test(text) ? brokenText(body) : null;
   if (half === null) return body;
   const fields = [{ path: half, message: 'has a broken character' }];
   throw new Problem(400, 'invalid', 'One of the texts has a broken character. Type it again.', { fields });
