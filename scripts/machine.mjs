@@ -309,6 +309,8 @@ export async function serve({ port, host, url, env = {}, quiet = false }) {
       PORT: String(port),
       NODE_ENV: 'production',
       NEXT_TELEMETRY_DISABLED: '1',
+      // Workers come and go: what they leave is handed back, not kept in an arena a thread.
+      MALLOC_ARENA_MAX: process.env.MALLOC_ARENA_MAX ?? '2',
     },
   });
   remember(child);

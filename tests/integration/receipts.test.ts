@@ -14,7 +14,7 @@ it('a photographed receipt becomes lines for the bench, without a network', asyn
   const { text } = await readReceiptPhoto(
     photographed(['SKERRY STORES', ...wanted, 'TOTAL            10.45'], 0.012),
   );
-  const told = readReceipt(text).map(
+  const told = readReceipt(text).goods.map(
     (line) => parseQuickLine(line, { foods: index, zones: [], today: '2026-11-25' }).line,
   );
   const found = told.flatMap((line) => (line ? [[line.food, line.amount, line.priceMinor]] : []));

@@ -49,6 +49,7 @@ const FOODS = [
   'melon',
   'rice-cooked',
 ];
+const SECOND = 'fridge-upper';
 const HOUR = 3_600_000;
 const START = '2026-11-20T08:00:00.000Z';
 const after = (instant: string, hours: number): string =>
@@ -82,13 +83,21 @@ function tell(store: Store, { at, now, command, with: parts }: Deed, nth: number
         })),
       }
     : {};
+  const served = Array.isArray(command.parts)
+    ? {
+        parts: (command.parts as { package?: string }[]).map((one) =>
+          one.package === undefined ? one : { ...one, version: version(one.package) },
+        ),
+      }
+    : {};
   const seen = Array.isArray(command.packages)
     ? { packages: (command.packages as string[]).filter((id) => store.packages.get(id)?.gone === null) }
     : {};
-  if (command.package !== undefined && !store.packages.has(String(command.package))) return false;
+  const named2 = [command.package, ...(parts ?? []), ...(served.parts ?? []).map((one) => one.package)];
+  if (named2.some((id) => id !== undefined && !store.packages.has(String(id)))) return false;
   store.now = now ?? at;
   try {
-    store.run({ id: `c${nth}`, ...command, ...named, ...all, ...things, ...seen }, at);
+    store.run({ id: `c${nth}`, ...command, ...named, ...all, ...things, ...served, ...seen }, at);
     return true;
   } catch (error) {
     if (error instanceof Refusal || error instanceof StaleVersion) return false;
@@ -106,14 +115,31 @@ function replay(deeds: readonly Deed[]): Store | null {
   return store;
 }
 
-function drawDeed({ chance, store, at }: Life): Deed {
+function drawDeed(life: Life): Deed {
+  const { chance, store, at } = life;
   const one = chance.of(here(store));
   if (!one || chance.may(0.15)) return storing(chance, at);
   const command = (type: string, more: object = {}): Deed => ({
     at,
     command: { type, package: one.id, ...more },
   });
-  switch (chance.whole(0, 11)) {
+  switch (chance.whole(0, 14)) {
+    case 12: {
+      const amount = Math.max(1, Math.floor(one.amount / 2));
+      const startOn = after(`${one.startOn}T12:00:00.000Z`, 24 * chance.of([-1, 1])).slice(0, 10);
+      const more = chance.of([{ amount }, { startOn }]);
+      return command('package.correct', { ...more, reason: 'misread', sure: chance.may(0.5) });
+    }
+    case 13:
+      return redrawing(life);
+    case 14: {
+      const [main, beside] = here(store).filter(({ unit, state }) => unit === 'g' && state !== 'frozen');
+      if (!main || !beside) return command('package.open');
+      const half = [main, beside].map(({ amount }) => Math.max(1, Math.floor(amount / 2)));
+      const parts = [{ package: main.id }, { package: beside.id }];
+      const dinners = [{ whose: '', amounts: half }];
+      return { at, command: { type: 'meal.assemble', parts, dinners, zone: 'fridge-zone' } };
+    }
     case 0:
       return command('package.open');
     case 1:
@@ -161,6 +187,22 @@ function drawDeed({ chance, store, at }: Life): Deed {
       });
     }
   }
+}
+
+/** The fridge gets a second shelf, where something goes, or loses it again with all that lies there. */
+function redrawing({ chance, store, at }: Life): Deed {
+  const second = here(store).filter(({ zoneId }) => zoneId === SECOND);
+  const plain = boxDrawing('fridge', 'fridge');
+  const [shelf] = plain.zones;
+  const two = store.drawings.get(plain.id)?.zones.length === 2;
+  const moved = chance.of(here(store));
+  if (two && moved && second.length === 0)
+    return { at, command: { type: 'package.move', package: moved.id, zone: SECOND, anyway: true } };
+  const upper = shelf && { ...shelf, id: SECOND, name: 'Upper shelf', yMm: 400 };
+  const zones = two || !shelf || !upper ? plain.zones : [shelf, upper];
+  const to = chance.of(['fridge-zone', null]);
+  const drawing = { appliance: { ...plain, zones }, version: 1, rehome: [{ zone: SECOND, to }] };
+  return { at, command: { type: 'appliance.draw', ...drawing } };
 }
 
 function storing(chance: Chance, at: string): Deed {
@@ -340,6 +382,20 @@ function checkCut({ chance, deeds, at, store: without }: Life): boolean {
         },
       ]
     : [];
+  if (chance.may(0.3)) {
+    const cold = { fill: 0.5, doors: 'shut', telltale: 'none', roomC: 22, iceKg: 2, waterKg: 0 };
+    const box = { id: 'cool-box', called: 'Cool box', kind: 'fridge', ...cold };
+    const brought = chance.may(0.7) ? all.slice(0, 2) : all;
+    looks.push(
+      { at: seen, command: { type: 'cut.part', ...cut, part: box, off: false } },
+      { at: seen, command: { type: 'cut.see', ...cut, packages: brought, to: 'cool-box' } },
+    );
+    if (chance.may(0.5))
+      looks.push({
+        at: after(seen, chance.next() * 8),
+        command: { type: 'cut.see', ...cut, packages: brought, to: null },
+      });
+  }
   const end = after(until > at ? until : at, 8);
   const during: Deed[] = [
     { at: from, command: { type: 'cut.begin', ...cut, from, parts } },

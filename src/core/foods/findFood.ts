@@ -3,7 +3,8 @@ import type { Food } from '../model/food';
 import { foodKey, foodWords } from './foodKey';
 
 /** The little a search needs of a food, so that the browser can hold all of them. */
-export type NamedFood = Pick<Food, 'id' | 'name' | 'aliases' | 'copyOf'>;
+export type NamedFood = Pick<Food, 'id' | 'name' | 'aliases' | 'copyOf'> &
+  Partial<Pick<Food, 'fridgeDaysMax' | 'homeDaysMax'>>;
 
 export interface FoodIndex<F extends NamedFood = Food> {
   byId: ReadonlyMap<string, F>;
@@ -72,6 +73,10 @@ export function foodsWithWords<F extends NamedFood>(index: FoodIndex<F>, text: s
   );
 }
 
+/** Days a food keeps in a fridge, of its ways the shortest. */
+export const keepsFor = ({ fridgeDaysMax, homeDaysMax }: NamedFood): number =>
+  Math.min(fridgeDaysMax ?? Infinity, homeDaysMax ?? Infinity);
+
 /** Foods whose name or alias has every word asked for as a whole word, the shortest names first: "ham" is no hamburger. */
 export function foodsOfKind<F extends NamedFood>(index: FoodIndex<F>, text: string, most = 8): F[] {
   const wanted = foodWords(text);
@@ -80,7 +85,10 @@ export function foodsOfKind<F extends NamedFood>(index: FoodIndex<F>, text: stri
   // "Ham, sliced cooked" is a ham before "Dry-cured ham" is.
   const leads = ({ food }: (typeof hits)[number]): number =>
     foodWords(food.name)[0] === wanted.at(-1) || foodWords(food.name)[0] === wanted[0] ? 0 : 1;
-  hits.sort((a, b) => leads(a) - leads(b) || a.words.length - b.words.length || a.key.length - b.key.length);
+  // Of two as likely the one that keeps for less long comes first.
+  hits.sort(
+    (a, b) => leads(a) - leads(b) || keepsFor(a.food) - keepsFor(b.food) || a.words.length - b.words.length,
+  );
   return unique(
     hits.map((hit) => hit.food),
     most,
@@ -101,9 +109,9 @@ function strokes(a: string, b: string): number {
 }
 
 /** Every word of any name that a word may be a slip of, with the strokes between them. */
-function slipsOf(want: string, { words, allWords }: FoodIndex<NamedFood>): Map<string, number> {
+function slipsOf(want: string, { allWords }: FoodIndex<NamedFood>): Map<string, number> {
   const near = new Map<string, number>();
-  const allowed = words.has(want) ? 0 : slipsAllowed(want);
+  const allowed = allWords.has(want) ? 0 : slipsAllowed(want);
   for (const word of allowed === 0 ? [want] : allWords) {
     // Each letter too many or too few is a stroke of its own.
     if (Math.abs(word.length - want.length) > allowed) continue;

@@ -14,7 +14,7 @@ function plainWord(word: string): string {
 
 /** The words of a name in plain form and their own order. */
 export function foodWords(name: string): string[] {
-  return (name.match(/[\p{L}\p{N}%]+/gu) ?? []).map(plainWord);
+  return (name.replace(/['’](?=s(?!\p{L}))/gu, '').match(/[\p{L}\p{N}%]+/gu) ?? []).map(plainWord);
 }
 
 /**

@@ -12,6 +12,7 @@ import {
   FILLER_WORDS,
   FORM_WORDS,
   HAPPENED_WORDS,
+  PARTS,
   PIECE_WORDS,
   PRINTED_WORDS,
   VESSEL_WORDS,
@@ -152,7 +153,10 @@ function sayPrepared(tokens: readonly QuickToken[], stretch: { from: number; to:
   return tokens
     .filter(({ kind, lower }, at) => {
       const named = stretch !== null && at >= stretch.from && at < stretch.to;
-      return kind === 'word' && (named || (isPreparedWord(lower) && !(lower === 'half' && measured(at))));
+      return (
+        kind === 'word' &&
+        (named || (isPreparedWord(lower) && !(Object.hasOwn(PARTS, lower.replace(/s$/, '')) && measured(at))))
+      );
     })
     .map(({ lower }) => lower)
     .join(' ');
@@ -250,11 +254,16 @@ export function parseQuickLine<
         firstOf,
         lastOf.to,
         read.says,
-        read.candidates.map(({ name }) => name),
+        read.phrases ? [...read.phrases] : read.candidates.map(({ name }) => name),
       );
       const fault = draft.faults.at(-1);
-      const like = read.like.slice(0, 4).map(({ id, name }) => ({ id, name }));
-      if (fault && like.length > 0) fault.unknownFood = { name: sayCalled(words.join(' ')), like };
+      const like = read.like.slice(0, read.groups ? 6 : 4).map(({ id, name }) => ({ id, name }));
+      if (fault && like.length > 0)
+        fault.unknownFood = {
+          name: sayCalled(words.join(' ')),
+          like,
+          ...(read.groups ? { groups: true } : {}),
+        };
     }
   }
   const settled = settleAmount(draft, {

@@ -37,7 +37,12 @@ export interface QuickFault {
   says: string;
   candidates: string[];
   /** An unknown food: it may be made on the spot, kept like one of these. */
-  unknownFood?: { name: string; like: { id: string; name: string }[] };
+  unknownFood?: {
+    name: string;
+    like: { id: string; name: string }[];
+    /** One of each kind of food: none is likelier than another, so Enter takes none. */
+    groups?: boolean;
+  };
 }
 
 export interface QuickZone {
@@ -66,6 +71,8 @@ export interface QuickVocabulary<F extends NamedFood = NamedFood> {
   zoneId?: string;
   /** How old a thing is whose line says no age (first fill); `null`: that is still to be asked; left out: it came in today. */
   unsaidAge?: UnsaidAge | null;
+  /** True where something that is here is meant: of several foods that may be, the only one that is here. */
+  ofStock?: boolean;
   /** True where a place is found afterwards (the bench), so that none need be asked for. */
   placedLater?: boolean;
 }

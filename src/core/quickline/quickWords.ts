@@ -106,6 +106,8 @@ export const VESSEL_WORDS: Readonly<Record<string, Wrap | null>> = {
   pkts: null,
   package: null,
   packages: null,
+  tube: null,
+  tubes: null,
   tin: null,
   tins: null,
   can: null,
@@ -141,7 +143,7 @@ export const PIECE_WORDS: ReadonlySet<string> = new Set(
   `piece pieces pc pcs bunch bunches head heads loaf loaves fillet fillets filet filets rasher rashers slice slices punnet
   punnets sheet sheets stick sticks stalk stalks clove cloves bulb bulbs breast breasts thigh thighs leg legs wing wings
   drumstick drumsticks chop chops steak steaks cutlet cutlets joint joints rack racks patty patties ball balls link links
-  ear ears cob cobs spear spears sprig sprigs wedge wedges portion portions serving servings half halves`.split(
+  ear ears cob cobs spear spears sprig sprigs wedge wedges ring rings side sides portion portions serving servings half halves`.split(
     /\s+/,
   ),
 );
@@ -166,7 +168,26 @@ export const NUMBER_WORDS: Readonly<Record<string, number>> = {
   ten: 10,
   eleven: 11,
   twelve: 12,
+  thirteen: 13,
+  fourteen: 14,
+  fifteen: 15,
+  sixteen: 16,
+  seventeen: 17,
+  eighteen: 18,
+  nineteen: 19,
+  twenty: 20,
+  thirty: 30,
+  forty: 40,
+  fifty: 50,
+  sixty: 60,
+  seventy: 70,
+  eighty: 80,
+  ninety: 90,
   half: 0.5,
+  quarter: 0.25,
   couple: 2,
   pair: 2,
 };
+
+/** Parts of a measure, one of each. */
+export const PARTS: Readonly<Record<string, number>> = { half: 1 / 2, third: 1 / 3, quarter: 1 / 4 };

@@ -7,33 +7,46 @@ import {
   slipOf,
 } from '../foods/findFood';
 import { foodKey, foodWords } from '../foods/foodKey';
-import { isOtherFood, likeFood } from '../foods/likeFood';
+import { isNoFood } from '../foods/isNoFood';
+import { isOtherFood, likeFood, mayBe } from '../foods/likeFood';
+import likeness from '../foods/likeness.json';
+import { type RankedFood, rankFoods, standsIn } from '../foods/rankFoods';
 import type { QuickVocabulary } from './quickLine';
 import type { QuickToken } from './quickTokens';
-import { FILLER_WORDS, NUMBER_WORDS } from './quickWords';
+import { FILLER_WORDS, NUMBER_WORDS, PIECE_WORDS, VESSEL_WORDS } from './quickWords';
 import shopWords from './shopWords.json';
 
 const LONGEST_NAME = 8;
 const SHOP_WORDS: ReadonlySet<string> = new Set(shopWords.words);
 /** What is said of a food elsewhere in the line and may be of its name. */
 const STATE_WORDS = new Set(
-  'raw cooked opened sliced slices patties frozen whole block smoked jar carton tub bag stick pot'.split(' '),
+  'raw cooked opened sliced slices patties frozen whole block smoked jar carton tub tray bag stick pot'.split(' '),
 );
 const LEFTOVER = /^left-?overs?$/i;
 
 /** What the words of a food name. `guessed`: a slip of the pen was read over. */
-export type NamedHere<F extends NamedFood> =
-  { food: F; guessed: boolean } | { food: null; candidates: F[]; says: string; like: F[] };
+export type NamedHere<F extends RankedFood> =
+  | { food: F; guessed: boolean }
+  | {
+      food: null;
+      candidates: F[];
+      /** The same in words of a line, where a food's own name would say less. */
+      phrases?: readonly string[];
+      says: string;
+      /** What it may be kept like. `groups`: one of each kind of food, none of them likelier than another. */
+      like: F[];
+      groups?: boolean;
+    };
 
 /** Where a food's name stands among the tokens; `rival`: another as long overlaps it, and is another food. */
-export interface FoodRun<F extends NamedFood> {
+export interface FoodRun<F extends RankedFood> {
   from: number;
   to: number;
   food: F;
   rival: F | null;
 }
 
-function runAt<F extends NamedFood>(
+function runAt<F extends RankedFood>(
   index: FoodIndex<F>,
   taken: readonly QuickToken[],
   isDetail: (token: QuickToken) => boolean,
@@ -53,7 +66,7 @@ function runAt<F extends NamedFood>(
  *
  * @param isDetail words that are no food when they stand alone @param splits a run that would take half of something else
  */
-export function findFoodRun<F extends NamedFood>(
+export function findFoodRun<F extends RankedFood>(
   index: FoodIndex<F>,
   tokens: readonly QuickToken[],
   isDetail: (token: QuickToken) => boolean,
@@ -92,42 +105,44 @@ function readings(words: readonly string[]): string[][] {
 
 const isRaw = ({ name }: NamedFood): boolean => /\b(raw|live|shucked|uncooked)\b/i.test(name);
 
-function exact<F extends NamedFood>(index: FoodIndex<F>, words: readonly string[]): F | undefined {
+function exact<F extends RankedFood>(index: FoodIndex<F>, words: readonly string[]): F | undefined {
   return index.byKey.get(foodKey(words.join(' ')));
 }
 
 /** The only food that has all these whole words. */
-function only<F extends NamedFood>(index: FoodIndex<F>, words: readonly string[]): F | undefined {
+function only<F extends RankedFood>(index: FoodIndex<F>, words: readonly string[]): F | undefined {
   const found = foodsOfKind(index, words.join(' '), 2);
   return found.length === 1 ? found[0] : undefined;
 }
 
 /** Of foods that may be meant, those that are here come first; a stable order otherwise. */
-function likeliestFirst<F extends NamedFood>(foods: F[], here: Readonly<Record<string, number>>): F[] {
+function likeliestFirst<F extends RankedFood>(foods: F[], here: Readonly<Record<string, number>>): F[] {
   const often = ({ id }: F): number => here[id] ?? 0;
   return [...foods].sort((a, b) => often(b) - often(a));
 }
 
-const MOST_OFFERED = 6;
-
-/** What the words may be, when nothing is sure: of all the words, else of the last one (the kind), else of any. */
-function offered<F extends NamedFood>(vocabulary: QuickVocabulary<F>, words: readonly string[]): F[] {
-  const { foods: index, here = {} } = vocabulary;
-  const whole = foodsOfKind(index, words.join(' '));
-  if (whole.length > 0) return likeliestFirst(whole, here);
-  const begun = foodsWithWords(index, words.join(' '));
-  if (begun.length > 0 && words.every((word) => word.length > 3)) return likeliestFirst(begun, here);
-  const near = nearestFoods(index, words.join(' '));
-  const kind = likeliestFirst(foodsOfKind(index, words.at(-1) ?? ''), here);
-  const any = words.slice(0, -1).flatMap((word) => foodsOfKind(index, word, 3));
-  return [...near, ...kind.slice(0, 4), ...likeliestFirst(any, here)];
+/** The only food that is here of those with all these words; `null`: none, or several. */
+function onlyHere<F extends RankedFood>(
+  index: FoodIndex<F>,
+  words: readonly string[],
+  here: Readonly<Record<string, number>>,
+): F | null {
+  const asked = words.flatMap((word) => foodWords(word));
+  // "beans" are in a bean stew, and are none.
+  const says = ({ food, words: its }: (typeof index.entries)[number]): boolean =>
+    asked.every((word) => its.includes(word)) &&
+    (asked.includes(its.at(-1) ?? '') || foodWords(food.name).includes(asked.at(-1) ?? ''));
+  const known = index.entries.filter((entry) => here[entry.food.id] && says(entry)).map(({ food }) => food);
+  return new Set(known).size === 1 ? (known[0] ?? null) : null;
 }
 
-const unique = <F extends NamedFood>(foods: F[]): F[] =>
+const MOST_OFFERED = 6;
+
+const unique = <F extends RankedFood>(foods: F[]): F[] =>
   [...new Map(foods.map((food) => [food.id, food])).values()].slice(0, MOST_OFFERED);
 
 /** Asks which of several foods is meant, in their order. */
-export const askWhich = <F extends NamedFood>(name: string, foods: readonly F[]): NamedHere<F> => ({
+export const askWhich = <F extends RankedFood>(name: string, foods: readonly F[]): NamedHere<F> => ({
   food: null,
   candidates: unique([...foods]),
   says: `“${name}” may be several foods.`,
@@ -135,7 +150,7 @@ export const askWhich = <F extends NamedFood>(name: string, foods: readonly F[])
 });
 
 /** "leftover chicken": the cooked one; never the raw. */
-function leftoverOf<F extends NamedFood>(vocabulary: QuickVocabulary<F>, words: string[]): NamedHere<F> {
+function leftoverOf<F extends RankedFood>(vocabulary: QuickVocabulary<F>, words: string[]): NamedHere<F> {
   const { foods: index } = vocabulary;
   const rest = words.filter((word) => !LEFTOVER.test(word));
   const found =
@@ -146,7 +161,10 @@ function leftoverOf<F extends NamedFood>(vocabulary: QuickVocabulary<F>, words: 
   if (found) return { food: found, guessed: false };
   const name = rest.join(' ');
   const candidates = unique(
-    [...foodsOfKind(index, `${name} cooked`), ...offered(vocabulary, rest)].filter((food) => !isRaw(food)),
+    [
+      ...foodsOfKind(index, `${name} cooked`),
+      ...rankFoods(index, ['cooked', ...rest], vocabulary.here).foods,
+    ].filter((food) => !isRaw(food)),
   );
   return { food: null, candidates, says: `Which leftover is “${name}”?`, like: candidates };
 }
@@ -159,12 +177,12 @@ function leftoverOf<F extends NamedFood>(vocabulary: QuickVocabulary<F>, words: 
  * @param words the food's words as typed
  * @param said other words of the line that may be of a name: sliced, cooked, frozen
  */
-export function readFoodWords<F extends NamedFood>(
+export function readFoodWords<F extends RankedFood>(
   vocabulary: QuickVocabulary<F>,
   words: string[],
   said: readonly string[],
 ): NamedHere<F> {
-  const { foods: index, here = {} } = vocabulary;
+  const { foods: index, here = {}, ofStock = false } = vocabulary;
   const name = words.join(' ');
   const plain = plainWords(words);
   const left = words.some((word) => LEFTOVER.test(word));
@@ -173,7 +191,14 @@ export function readFoodWords<F extends NamedFood>(
     const ofIt = one.some((word) => LEFTOVER.test(word));
     return food && (!left || ofIt || !isRaw(food)) ? food : [];
   })[0];
+  const meant = ofStock && !(named && here[named.id]) ? onlyHere(index, plain, here) : null;
+  if (meant) return { food: meant, guessed: false };
   if (named) return { food: named, guessed: false };
+  if (isNoFood(name) || isNoFood(plain.join(' ')))
+    return { food: null, candidates: [], says: `“${name}” is no food: not for the fridge.`, like: [] };
+  const phrases = [mayBe(name), mayBe(plain.join(' '))].find((some) => some.length > 0) ?? [];
+  if (phrases.length > 0 && !left)
+    return { food: null, candidates: [], phrases, says: `“${name}” may be several foods.`, like: [] };
   if (left && words.length > 1) return leftoverOf(vocabulary, words);
   const states = said.filter((word) => STATE_WORDS.has(word));
   const other = isOtherFood(name) || isOtherFood(plain.join(' '));
@@ -194,19 +219,27 @@ export function readFoodWords<F extends NamedFood>(
     if (few) return { food: few, guessed: true };
   }
   const like = likeFood(index, name);
-  const several = foodsOfKind(index, plain.join(' '));
+  const asked = plain.flatMap((word) => foodWords(word));
+  const several = foodsOfKind(index, plain.join(' ')).filter((food) => standsIn(food, asked));
   if (several.length > 1 && !like) return askWhich(name, likeliestFirst(several, here));
-  const near = offered(vocabulary, plain);
-  const likely = like ? [like] : unique(near);
-  return {
-    food: null,
-    candidates: like ? [] : likely,
-    says:
-      likely.length > 0 && !like
-        ? `“${name}” is not known. Did you mean one of these?`
-        : `“${name}” is not known as a food.`,
-    like: likely,
-  };
+  const kinds = plain.filter((word) => !PIECE_WORDS.has(word) && !Object.hasOwn(VESSEL_WORDS, word));
+  const near = rankFoods(index, kinds.length > 0 ? kinds : plain, here);
+  if (like) return { food: null, candidates: [], says: `“${name}” is not known as a food.`, like: [like] };
+  const slips = near.sure ? [] : nearestFoods(index, plain.join(' '));
+  if (!near.sure && slips.length === 0) {
+    const groups = likeness.groups.flatMap((id) => index.byId.get(id) ?? []);
+    const says = `“${name}” is not known as a food. What is it like?`;
+    return {
+      food: null,
+      candidates: [],
+      says,
+      like: unique([...near.foods.slice(0, 2), ...groups]),
+      groups: true,
+    };
+  }
+  const likely = unique(near.sure ? near.foods : slips);
+  const says = `“${name}” is not known. Did you mean one of these?`;
+  return { food: null, candidates: likely, says, like: likely };
 }
 
 /** The words of a stretch as typed, without marks. */

@@ -1,5 +1,6 @@
 import { foodWords } from '../foods/foodKey';
 import type { QuickZone } from './quickLine';
+import { NUMBER_WORDS } from './quickWords';
 
 /** How many of the words name a place, and which. `null` means the counter; `guessed`: the first of several alike. */
 export type ReadPlace =
@@ -24,6 +25,12 @@ function startsAll(wanted: string[], words: string[]): boolean {
 }
 
 const sorted = (words: string[]): string => [...words].sort().join(' ');
+
+/** "layer one" is layer 1. */
+const figureOf = (word: string): string => {
+  const value = NUMBER_WORDS[word.toLowerCase()];
+  return value !== undefined && value >= 1 ? String(value) : word;
+};
 
 /** Of zones that are all meant the first, when they lie in one appliance: which of its zones is a matter of room. */
 function firstOfOne(zones: QuickZone[], words: number): ReadPlace | null {
@@ -83,7 +90,7 @@ export function readPlaceWords(
     appliance: foodWords(zone.appliance),
   }));
   for (let count = most; count > 0; count--) {
-    const wanted = foodWords(words.slice(0, count).join(' '));
+    const wanted = foodWords(words.slice(0, count).map(figureOf).join(' '));
     if (wanted.length === 0 || new Set(wanted).size < wanted.length) continue;
     if (wholeNames) {
       const key = sorted(wanted);

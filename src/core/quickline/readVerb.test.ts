@@ -1,5 +1,7 @@
 import { index } from '../../../tests/fixtures/reference';
 import { TYPED_ON, TYPED_ZONES } from '../../../tests/fixtures/typedLines';
+import { readFileSync } from 'node:fs';
+import path from 'node:path';
 import { readVerb, verbOf } from './readVerb';
 
 const vocabulary = { foods: index, zones: TYPED_ZONES, today: TYPED_ON };
@@ -59,4 +61,38 @@ it('offers whole lines to pick, and leaves other lines alone', () => {
     'undone',
   ])
     expect([text, verbOf(text)]).toEqual([text, null]);
+});
+
+const HERE = Object.fromEntries(
+  `butter milk eggs-in-shell trout stew bread yogurt ground-beef rice-cooked hard-cheese ham-sliced frozen-vegetables chicken-thighs-raw
+  chicken-cooked strawberries`
+    .split(/\s+/)
+    .map((id) => [id, 1]),
+);
+const inStock = { ...vocabulary, here: HERE };
+const told = readFileSync(path.join(process.cwd(), 'tests/fixtures/verbLines.txt'), 'utf8')
+  .split('\n')
+  .filter((row) => row.includes(' => ') && !row.startsWith('#'))
+  .map((row) => row.split(' => ').map((part) => part.trim()) as [string, string]);
+
+/** In the words of the table: verb, food, then what else was said. */
+function sayVerb(text: string): string {
+  const reading = readVerb(text, inStock);
+  if (!reading) return 'none';
+  if (reading.fault !== '') return '?';
+  const { verb, foods, share, amount, count, zone, on, reason } = reading;
+  return [
+    verb,
+    ...foods.map(({ id }) => id),
+    ...(amount ? [`${amount.amount}${amount.unit}`] : []),
+    ...(count > 1 ? [`×${count}`] : []),
+    ...(share === null ? [] : [`share=${share}`]),
+    ...(reason === 'unwanted' ? [] : [`reason=${reason}`]),
+    ...(zone ? [`zone=${zone.id}`] : []),
+    ...(on ? [`on=${on}`] : []),
+  ].join(' ');
+}
+
+it.each(told)('said of what is here: %s => %s', (text, meant) => {
+  expect(sayVerb(text)).toBe(meant);
 });

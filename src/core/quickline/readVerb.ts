@@ -1,5 +1,5 @@
 import type { Food } from '../model/food';
-import { findFood, type NamedFood, nearestFoods } from '../foods/findFood';
+import { findFood, foodsOfKind, type NamedFood, nearestFoods } from '../foods/findFood';
 import type { CalendarDate } from '../calendar/calendarDate';
 import type { DiscardReason } from '../model/package';
 import { sayPlainDate } from '../calendar/sayDate';
@@ -12,22 +12,22 @@ import type { QuickVocabulary, QuickZone } from './quickLine';
 /** What is done with something that is here already. */
 export type Verb = 'take' | 'open' | 'move' | 'freeze' | 'thaw' | 'bin' | 'where' | 'undo';
 
-const VERB_WORDS: Readonly<Record<string, Verb>> = {
-  take: 'take',
-  use: 'take',
-  eat: 'take',
-  open: 'open',
-  move: 'move',
-  freeze: 'freeze',
-  thaw: 'thaw',
-  defrost: 'thaw',
-  bin: 'bin',
-  throw: 'bin',
-  chuck: 'bin',
-  where: 'where',
-  find: 'where',
+/** What people say when they do it, and when they have done it. */
+const VERB_WORDS: Readonly<Record<Verb, string>> = {
+  take: 'take took taken takes use used uses using eat ate eaten eats finish finished drink drank drunk drinks had cook cooked',
+  open: 'open opened opens',
+  move: 'move moved moves put',
+  freeze: 'freeze froze',
+  thaw: 'thaw thawed defrost defrosted',
+  bin: 'bin binned throw threw thrown chuck chucked toss tossed dump dumped',
+  where: "where where's find",
   undo: 'undo',
 };
+const VERB_OF = new Map(
+  Object.entries(VERB_WORDS).flatMap(([verb, words]) => words.split(' ').map((word) => [word, verb as Verb])),
+);
+/** Said of food that comes in too ("cooked rice 400 g", "opened milk"): a verb only of what is here. */
+const SAID_OF_FOOD = new Set(['cooked', 'opened', 'froze', 'had', 'put', 'used', 'drink']);
 
 /** Reasons to bin, as people say them. */
 const REASONS: readonly (readonly [RegExp, DiscardReason])[] = [
@@ -46,6 +46,8 @@ export interface VerbReading<F extends NamedFood> {
   amount: { amount: number; unit: AmountUnit } | null;
   /** How many packs, or pieces of a food that lies in pieces. */
   count: number;
+  /** How much of one package, 0 to 1: "half the butter", "finished the milk"; `null`: not said so. */
+  share: number | null;
   zone: QuickZone | null;
   /** The day of the meal; `null`: not said. */
   on: CalendarDate | null;
@@ -56,24 +58,55 @@ export interface VerbReading<F extends NamedFood> {
   candidates: string[];
 }
 
-const LEAD =
-  /^\s*(take|use|eat|open|move|freeze|thaw|defrost|bin|throw|chuck|where|find|undo)(?![\p{L}\d-])\s*(?:out\b|away\b|is\b|are\b|the\b|my\b|our\b|s\b)*\s*/iu;
+const WHO = String.raw`(?:(?:i|we|i've|we've|i’ve|we’ve|have|just|already|please)\s+)*`;
+const LEAD = new RegExp(
+  String.raw`^\s*${WHO}(${[...VERB_OF.keys()].join('|')})(?![\p{L}\d'’-])\s*(?:out\b(?!\s+of)|away\b|off\b|up\b|is\b|are\b|s\b)*\s*`,
+  'iu',
+);
+const THE = /^(?:the|my|our|that|this|those|these|all|another|one of the)\b\s*/i;
+/** A share of what is there: never of a measure ("half a pound"). */
+const SHARE =
+  /^(half|a third|a quarter|two thirds|three quarters|the rest|the remainder|the last|the last bit|all|what(?:['’]s| is| was) left)\s+(?:of\s+)?(?=(?:the|my|our|that|this)\b|of\b|\p{L}+\s*$)(?:of\s+)?(?:(?:the|my|our|that|this)\b\s*)?(?!an?\b)/iu;
+const SHARES: Readonly<Record<string, number>> = {
+  half: 1 / 2,
+  'a third': 1 / 3,
+  'a quarter': 1 / 4,
+  'two thirds': 2 / 3,
+  'three quarters': 3 / 4,
+};
+const FINISHED = /^finish(?:ed)?$/i;
+/** What says no more of it: "because it was", "out of the freezer", "for lunch". */
+const ASIDE =
+  /(?:,?\s*(?:because|since|as|and)?\s*(?:it|they|that|which)\s+(?:was|were|is|are|had|has|went|looked|smelled|smelt)\b.*|\s+(?:out of|from)\s+the\s+\p{L}+|\s+for\s+(?:breakfast|lunch|dinner|supper|tea))\s*$/iu;
 /** Foods that are called by a verb: they come in, nothing is taken. */
-const NO_VERB = /^\s*(?:take[\s-]?away|freeze[\s-]dried|open\s+sandwich)/i;
+const NO_VERB =
+  /^\s*(?:take[\s-]?away|freeze[\s-]dried|open\s+sandwich|drinks?\s*$|cook(?:ing)?\s+(?:bacon|chorizo|wine|apples?))/i;
 const MEAL = /\s+(?:(?:for|by)\s+([^>]+)|(tonight|today|tomorrow))\s*$/i;
-const OPENED = /^\s*open(?:ed)?\s/i;
+const BEFORE = /\s+(?:yesterday|last night|this morning|at lunch|just now|out|away|up)\s*$/i;
+
+/** True when the words after a verb name something that is here. */
+function isHere<F extends NamedFood>(rest: string, { foods, here = {} }: QuickVocabulary<F>): boolean {
+  const [name = ''] = rest
+    .replace(/^[\d.,]+\s*\p{L}{0,2}\s+(?:of\s+)?/u, '')
+    .replace(THE, '')
+    .split(/\s+(?:to|in|into|>)\s+/);
+  return foodsOfKind(foods, name, Infinity).some(({ id }) => (here[id] ?? 0) > 0);
+}
 
 /**
- * The verb a line begins with; `null`: it tells what came in. "Open milk 2 l" tells a package that came in open when it says how
- * much; "open milk" opens one.
+ * The verb a line begins with, in any tense; `null`: it tells what came in. "Open milk 2 l" tells a package that came in open when it
+ * says how much; "open milk" opens one, and so does "opened milk" where there is milk.
  */
-export function verbOf(text: string): Verb | null {
+export function verbOf<F extends NamedFood>(text: string, vocabulary?: QuickVocabulary<F>): Verb | null {
   if (NO_VERB.test(text)) return null;
-  const verb = VERB_WORDS[LEAD.exec(text)?.[1]?.toLowerCase() ?? ''] ?? null;
-  const rest = text.replace(LEAD, '');
+  const [lead = '', word = ''] = LEAD.exec(text) ?? [];
+  const verb = VERB_OF.get(word.toLowerCase()) ?? null;
+  const rest = text.slice(lead.length);
   if (verb === 'undo') return /^\s*(?:that|last|it)?\s*[.!]?\s*$/i.test(rest) ? verb : null;
-  if (rest.trim() === '') return null;
-  return verb === 'open' && OPENED.test(text) && /\d/.test(rest) ? null : verb;
+  if (verb === null || rest.trim() === '') return null;
+  if (verb === 'open' && /\d/.test(rest)) return null;
+  if (!SAID_OF_FOOD.has(word.toLowerCase()) || SHARE.test(rest)) return verb;
+  return THE.test(rest) || (vocabulary !== undefined && isHere(rest, vocabulary)) ? verb : null;
 }
 
 const plainName = (name: string): string => name.toLowerCase().replaceAll(',', '');
@@ -100,13 +133,14 @@ export function readVerb<F extends NamedFood & Partial<Pick<Food, 'group' | 'fri
   text: string,
   vocabulary: QuickVocabulary<F>,
 ): VerbReading<F> | null {
-  const verb = verbOf(text);
+  const verb = verbOf(text, vocabulary);
   if (verb === null) return null;
   const reading: VerbReading<F> = {
     verb,
     foods: [],
     amount: null,
     count: 1,
+    share: null,
     zone: null,
     on: null,
     reason: 'unwanted',
@@ -114,7 +148,7 @@ export function readVerb<F extends NamedFood & Partial<Pick<Food, 'group' | 'fri
     candidates: [],
   };
   if (verb === 'undo') return reading;
-  const lead = LEAD.exec(text)?.[0] ?? '';
+  const [lead = '', word = ''] = LEAD.exec(text) ?? [];
   let said = text.slice(lead.length).replace(/[?.!]+\s*$/, '');
   for (const [words, reason] of verb === 'bin' ? REASONS : []) {
     if (!words.test(said)) continue;
@@ -122,6 +156,10 @@ export function readVerb<F extends NamedFood & Partial<Pick<Food, 'group' | 'fri
     said = said.replace(words, ' ').replace(/[(),]/g, ' ').trim();
     break;
   }
+  const [, share] = SHARE.exec(said) ?? [];
+  reading.share = share === undefined ? (FINISHED.test(word) ? 1 : null) : (SHARES[share.toLowerCase()] ?? 1);
+  if (verb !== 'where') said = said.replace(SHARE, '').replace(ASIDE, '').replace(BEFORE, '');
+  said = said.replace(THE, '');
   const meal = mealOf(said, vocabulary);
   reading.on = meal.on;
   if (meal.fault !== '') return { ...reading, fault: meal.fault };
@@ -130,7 +168,7 @@ export function readVerb<F extends NamedFood & Partial<Pick<Food, 'group' | 'fri
   const bare = alone === undefined || isUnit(alone);
   if (first.trim() === '' || bare)
     return { ...reading, fault: 'Of what? For example: take 500 g minced venison.' };
-  const parsed = parseQuickLine(first, { ...vocabulary, placedLater: true });
+  const parsed = parseQuickLine(first, { ...vocabulary, placedLater: true, ofStock: true });
   if (!parsed.line) {
     const [fault] = parsed.faults;
     const candidates = (

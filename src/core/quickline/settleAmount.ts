@@ -18,7 +18,7 @@ export interface SettledAmount {
 /** A count above this is no count of packs or pieces by itself: somebody left out the unit. */
 const MOST_BARE = 36;
 /** Groups of foods that come by the piece. */
-const BY_PIECE = ['fruit', 'vegetable', 'herb', 'egg', 'bread-bake', 'pet'];
+const BY_PIECE = ['fruit', 'vegetable', 'herb', 'egg', 'bread-bake', 'ready-meal', 'pet'];
 
 /** What settling needs to know of the food. */
 export interface SettledFood {

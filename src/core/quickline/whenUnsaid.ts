@@ -1,3 +1,4 @@
+import { daysBetween } from '../calendar/calendarDate';
 import { sayPlainDate } from '../calendar/sayDate';
 import type { NamedFood } from '../foods/findFood';
 import { isSoldFrozen } from '../foods/isSoldFrozen';
@@ -39,6 +40,13 @@ export function askAge(
   }
 }
 
+/** True when it would not have kept in a fridge since: it was frozen then ("raspberries july"). */
+const isLongAgo = (
+  on: string,
+  today: string,
+  { fridgeDaysMax }: Partial<Pick<Food, 'fridgeDaysMax'>>,
+): boolean => typeof fridgeDaysMax === 'number' && daysBetween(on, today) > fridgeDaysMax;
+
 /**
  * What nobody says about freezing: what shops sell frozen was frozen from the start; what else goes to a freezer is frozen
  * the day it came in, if that is told, else today. What lives in no fridge asks for its freezer.
@@ -57,9 +65,9 @@ export function freezeByPlace(
   const frozen = draft.start?.frozen ?? false;
   if (zone?.cold === 'freezer' && line.frozenOn === null && !frozen)
     line.frozenOn =
-      draft.about === '' && vocabulary.zoneId === undefined
+      draft.about === '' && vocabulary.zoneId === undefined && !isLongAgo(start.on, vocabulary.today, food)
         ? vocabulary.today
-        : (draft.start?.on ?? vocabulary.today);
+        : start.on;
   const keptFrozen =
     food.fridgeDaysMax === 0 || (isSoldFrozen(food) && start.did !== 'cooked' && !draft.placed);
   if (!keptFrozen || zone?.cold === 'freezer' || (vocabulary.placedLater && !draft.placed)) return;

@@ -38,13 +38,14 @@ export function PasteSheet({
   const [mended, setMended] = useState<Record<number, string>>({});
   const [left, setLeft] = useState<ReadonlySet<number>>(new Set());
   const [photos, setPhotos] = useState<readonly File[]>([]);
+  const { goods, noFood } = useMemo(() => readReceipt(pasted), [pasted]);
   const read = useMemo(
     () =>
-      readReceipt(pasted).map((text, at) => {
+      goods.map((text, at) => {
         const told = readHalf(mended[at] ?? text);
         return { at, told, reading: parseQuickLine(told.text, { ...vocabulary, placedLater: true }) };
       }),
-    [pasted, mended, vocabulary],
+    [goods, mended, vocabulary],
   );
   const taken = read.flatMap(({ at, told, reading }): TakenLine[] =>
     reading.line && !left.has(at) ? [{ line: reading.line, half: told.half, ownFood: reading.ownFood }] : [],
@@ -120,6 +121,11 @@ export function PasteSheet({
             </li>
           ))}
         </ul>
+        {noFood.length > 0 && (
+          <p className="text-slate">
+            No food, passed over: {noFood.map((line) => line.replace(/ @ .*$/, '')).join(', ')}.
+          </p>
+        )}
         <button
           type="button"
           className="button"

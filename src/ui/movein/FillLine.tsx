@@ -2,7 +2,7 @@
 
 import { Said } from '../units/Said';
 import { type ClipboardEvent, type KeyboardEvent, useMemo, useRef } from 'react';
-import { choicesOf, Faults } from '../quickline/Faults';
+import { choicesOf, Faults, takenByEnter } from '../quickline/Faults';
 import type { KnownVocabulary } from '../quickline/useVocabulary';
 import { type FilledLine, readFilled } from './storeFilled';
 import { useUnits } from '../units/useWording';
@@ -44,9 +44,10 @@ export function FillLine({
     input.current?.focus();
   };
   const enter = (): void => {
+    const likely = takenByEnter(choices);
     if (text.trim() === '') onNext();
     else if (filled && filled.commands.length > 0 && filled.fault === '') onStore(filled);
-    else if (choices[0]) pick(choices[0].text);
+    else if (likely !== undefined) pick(likely);
   };
   const onKeyDown = (event: KeyboardEvent<HTMLInputElement>): void => {
     const choice = event.altKey ? choices[Number(event.key) - 1] : undefined;

@@ -7,6 +7,8 @@ import type { QuickFault, QuickReading } from '@/core/quickline/quickLine';
 interface Choice {
   says: string;
   text: string;
+  /** It is likely enough for Enter to take it, when it comes first. */
+  likely: boolean;
 }
 
 const MOST_CHOICES = 6;
@@ -18,13 +20,19 @@ export function choicesOf(reading: Pick<QuickReading, 'text' | 'faults'>): Choic
   const replaced = fault.candidates.map((candidate) => ({
     says: candidate.trim().replace(/^> /, ''),
     text: withCandidate(reading.text, fault, candidate),
+    likely: true,
   }));
   const like = (fault.unknownFood?.like ?? []).map(({ name }) => ({
     says: `${fault.unknownFood?.name}, kept like ${name}`,
     text: `${reading.text.trim()} like ${name.toLowerCase().replaceAll(',', '')}`,
+    likely: fault.unknownFood?.groups !== true,
   }));
   return [...replaced.slice(0, 4), ...like].slice(0, MOST_CHOICES);
 }
+
+/** The way out that Enter takes: the first, if it is likely. */
+export const takenByEnter = ([first]: readonly Choice[]): string | undefined =>
+  first?.likely ? first.text : undefined;
 
 function withCandidate(text: string, { from, to }: QuickFault, candidate: string): string {
   return `${text.slice(0, from)}${candidate.toLowerCase().replaceAll(',', '')}${text.slice(to)}`.replace(
@@ -54,9 +62,9 @@ export function Faults({
       ))}
       {choices.length > 0 && (
         <div className="mt-1 flex flex-wrap gap-2">
-          {choices.map(({ says, text }, at) => (
+          {choices.map(({ says, text, likely }, at) => (
             <button key={`${at}-${says}`} type="button" className="button" onClick={() => onPick(text)}>
-              {says} {keys && <kbd className="key">{at === 0 ? 'Enter' : `Alt ${at + 1}`}</kbd>}
+              {says} {keys && <kbd className="key">{at === 0 && likely ? 'Enter' : `Alt ${at + 1}`}</kbd>}
             </button>
           ))}
         </div>

@@ -10,7 +10,7 @@ import type { LedgerView } from '@/services/household/ledger';
 import { fetchJson } from '../door/fetchJson';
 import { useRead } from '../door/useRead';
 import { storing } from './storing';
-import { choicesOf } from './Faults';
+import { choicesOf, takenByEnter } from './Faults';
 import { VerbPanel } from './VerbPanel';
 import { readVerb, verbOf } from '@/core/quickline/readVerb';
 import { useDoor } from '../door/useDoor';
@@ -65,7 +65,7 @@ export function QuickBench({
 
   const intake = useSyncExternalStore(onIntakeChange, presentIntake, () => null);
   const half = useMemo(() => (intake ? readHalf(text) : { text, half: false }), [intake, text]);
-  const verb = verbOf(text);
+  const verb = verbOf(text, vocabulary ?? undefined);
   const doing = useMemo(
     () => (vocabulary && verb !== null ? readVerb<Food>(text, vocabulary) : null),
     [text, verb, vocabulary],
@@ -134,8 +134,9 @@ export function QuickBench({
   /** The likeliest answer to what is asked, or where a package is shown; true when that was it. */
   const answered = (): boolean => {
     const shown = plan?.asksOn ?? (doing?.verb === 'where' ? plan?.packages[0]?.code : undefined);
-    const [choice] = reading ? choicesOf(reading) : [];
-    const line = choice?.text ?? (doing?.fault ? doing.candidates[0] : undefined);
+    const line =
+      (reading ? takenByEnter(choicesOf(reading)) : undefined) ??
+      (doing?.fault ? doing.candidates[0] : undefined);
     if (shown) showPackage(shown);
     else if (line) pick(line);
     return shown !== undefined || line !== undefined;

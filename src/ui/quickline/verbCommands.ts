@@ -63,6 +63,27 @@ const COMMANDS: Record<
   thaw: ({ zone }) => zone && { type: 'package.thaw', method: 'fridge', zone: zone.id },
 };
 
+/** Part of one package, the open one first: half the butter, the rest of the milk. */
+function shareOf(
+  plan: VerbPlan,
+  fit: readonly PackageView[],
+  { verb, share }: Pick<VerbReading<NamedFood>, 'verb' | 'share'>,
+): VerbPlan {
+  const one = fit.find(({ opened }) => opened) ?? fit[0];
+  if (!one || share === null) return plan;
+  const part = Math.max(1, Math.round(one.amount * share));
+  const whole = share === 1 || part >= one.amount;
+  if (verb !== 'take' && !whole)
+    return { ...plan, packages: [one], fault: 'Only taking goes by parts. Split it first.' };
+  const command = COMMANDS[verb as 'take']({ zone: null, reason: 'unwanted' });
+  if (!command) return { ...plan, packages: [one], asksOn: one.code };
+  return {
+    ...plan,
+    packages: [one],
+    commands: [{ ...command, package: one.id, version: one.version, ...(whole ? {} : { amount: part }) }],
+  };
+}
+
 /** Works out what a verb does. @param packages those of the food, first out first */
 export function verbPlan(
   reading: VerbReading<NamedFood>,
@@ -75,6 +96,7 @@ export function verbPlan(
   const fit = packages.filter(FITS[verb]);
   if (fit.length === 0) return { ...plan, fault: NONE[verb] };
   if (verb === 'where') return { ...plan, packages: fit };
+  if (reading.share !== null) return shareOf(plan, fit, reading);
   const inPieces =
     verb === 'take' && fit.every(({ unit }) => unit === 'pc') && fit.some(({ amount }) => amount > 1);
   if (inPieces) {

@@ -45,15 +45,16 @@ function withLate(
   // By itself it is judged as if it had been told in time.
   judgePackage({ ...before, history: history.slice(0, at + 1) }, world, at);
   const told = { ...before, history, ...changes, version: before.version + 1 };
-  const plainly = {
-    ...told,
-    history: [...before.history, { ...event, on: later(event.on, before.history.at(-1)?.on ?? event.on) }],
-  };
+  const plain = { ...event, on: later(event.on, before.history.at(-1)?.on ?? event.on) };
+  const plainly = { ...told, history: [...before.history, plain] };
   const judged = doubtHistory(told, world);
   if (judged !== told) return judged;
-  const [inTime, late] = [told, plainly].map((one) => judgePackage(one, world, one.history.length));
-  // No order of telling makes it later.
-  return late && inTime && late.governingDate < inTime.governingDate ? late : (inTime as Package);
+  const dated = (one: UndatedPackage): Package => judgePackage(one, world, one.history.length);
+  const [inTime, late] = [dated(told), dated(plainly)];
+  // No order of telling makes it later, nor its quality last longer: what was found is found on both days then.
+  if (late.governingDate >= inTime.governingDate) return inTime;
+  if (event.did !== 'found-turning' || late.bestBy <= inTime.bestBy) return late;
+  return dated({ ...told, history: [...history, plain] });
 }
 
 /**

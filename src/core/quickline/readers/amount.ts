@@ -2,9 +2,10 @@ import { MOST_PACKS } from '../../model/limits';
 import { amountFault, isUnit, readAmount } from '../../units/readAmount';
 import { sayAmount } from '../../units/sayAmount';
 import type { CountKind, QuickDraft, Reader } from '../quickDraft';
+import type { QuickToken } from '../quickTokens';
 import { PIECE_WORDS, VESSEL_WORDS } from '../quickWords';
 import { numberValue } from '../../units/numberValue';
-import { readNumber } from '../readNumber';
+import { readAndPart, readNumber } from '../readNumber';
 
 const TIMES = ['x', '×', '*'];
 const CUBES = ['cube', 'cubes'];
@@ -18,6 +19,8 @@ function unitAt(draft: QuickDraft, at: number): { unit: string; used: number } |
     return { unit: 'fl oz', used: 2 };
   return isUnit(word.lower) ? { unit: word.lower, used: 1 } : null;
 }
+
+const NO_PART = { value: 0, used: 0 };
 
 /** "x12", "× 3": a count after the sign. */
 const readTimes: Reader = (draft, token, at) => {
@@ -65,16 +68,23 @@ const areOneMeasure = (large: string, small: string): boolean =>
 export const readAmountWords: Reader = (draft, token, at) => {
   const times = readTimes(draft, token, at);
   if (times > 0) return times;
+  // "bottle of wine", "punnet of berries": one of them.
+  const alone = countedIn(draft, at);
+  if (alone.word !== '' && draft.at(at + 1)?.lower === 'of') {
+    count(draft, { n: 1, ...alone, first: token, to: token.to, at });
+    return 2;
+  }
   const negative = token.text === '-' || token.text === '−';
   const figureAt = negative ? at + 1 : at;
   const figure = readNumber(figureAt, (index) => draft.at(index));
   if (!figure || (negative && figure.word)) return 0;
   const unit = unitAt(draft, figureAt + figure.used);
-  const lastAt = figureAt + figure.used + (unit?.used ?? 0) - 1;
+  const half = unit ? readAndPart(figureAt + figure.used + unit.used, (index) => draft.at(index)) : NO_PART;
+  const lastAt = figureAt + figure.used + (unit?.used ?? 0) + half.used - 1;
   const to = draft.tokens[lastAt]?.to ?? token.to;
   if (unit) {
     const grams = /^(g|gr|gm|grams?|ml)$/.test(unit.unit);
-    const value = grams ? numberValue(figure.text, true) || figure.value : figure.value;
+    const value = (grams ? numberValue(figure.text, true) || figure.value : figure.value) + half.value;
     const read = readAmount(value * (negative ? -1 : 1), unit.unit, draft.vocabulary.units);
     const fault = read && amountFault(read.amount, read.unit);
     if (!read || fault) draft.fault(token, to, fault ?? 'That is no amount.');
@@ -99,7 +109,7 @@ export const readAmountWords: Reader = (draft, token, at) => {
   }
   const kind = countedIn(draft, figureAt + figure.used);
   const end = figureAt + figure.used + kind.used;
-  if (figure.word && kind.kind === 'bare' && figure.value === 1) return 0;
+  if (figure.word && kind.kind === 'bare' && figure.value === 1) return token.lower === 'one' ? 1 : 0;
   const until = draft.tokens[end - 1]?.to ?? to;
   count(draft, {
     n: negative ? -figure.value : figure.value,
@@ -112,24 +122,30 @@ export const readAmountWords: Reader = (draft, token, at) => {
   return end - at;
 };
 
-/** "/ 4", "/ 500 g each", "/ 4 people": how the whole is split. */
+const SPLITS = ['split', 'divided', 'portioned'];
+const INTO = ['into', 'in', 'by'];
+
+/** How many tokens say that it is split: "/", "×" before all else, "split into", "into" before a bare number. */
+function splitLead(draft: QuickDraft, token: QuickToken, at: number): number {
+  const next = draft.at(at + 1);
+  if (token.text === '/') return 1;
+  if (token.text === '×' && next?.kind === 'number')
+    return draft.amounts.length === 0 && draft.counts.length === 0 ? 1 : 0;
+  if (SPLITS.includes(token.lower)) return INTO.includes(next?.lower ?? '') ? 2 : 1;
+  const figure = token.lower === 'into' ? readNumber(at + 1, (index) => draft.at(index)) : null;
+  return figure && figure.value > 1 && countedIn(draft, at + 1 + figure.used).kind === 'bare' ? 1 : 0;
+}
+
+/** "/ 4", "/ 500 g each", "/ 4 people", "split into 3": how the whole is split. */
 export const readPacks: Reader = (draft, token, at) => {
-  if (
-    token.text !== '/' &&
-    !(
-      token.text === '×' &&
-      draft.at(at + 1)?.kind === 'number' &&
-      draft.amounts.length === 0 &&
-      draft.counts.length === 0
-    )
-  )
-    return 0;
-  const figure = readNumber(at + 1, (index) => draft.at(index));
+  const lead = splitLead(draft, token, at);
+  if (lead === 0) return 0;
+  const figure = readNumber(at + lead, (index) => draft.at(index));
   if (!figure) {
     draft.fault(token, token.to, 'How many packs? Write a number after it.');
-    return 1;
+    return lead;
   }
-  const after = at + 1 + figure.used;
+  const after = at + lead + figure.used;
   const unit = unitAt(draft, after);
   const word = draft.at(after);
   const told = unit
@@ -155,7 +171,7 @@ export const readPacks: Reader = (draft, token, at) => {
     if (wrap) draft.line.wrap = wrap;
     draft.part('packs', token, to, figure.value === 1 ? 'one pack' : `${figure.value} packs`);
   }
-  return 1 + figure.used + told;
+  return lead + figure.used + told;
 };
 
 const PEOPLE = new Set(['people', 'person', 'persons', 'eaters', 'eater', 'adults', 'heads', 'folk', 'ppl']);

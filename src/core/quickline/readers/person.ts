@@ -1,10 +1,19 @@
 import { sayPlainDate } from '../../calendar/sayDate';
 import { dateWords } from '../dateWords';
-import type { Reader } from '../quickDraft';
+import type { QuickDraft, Reader } from '../quickDraft';
+import { aboutAge } from '../aboutAge';
+import { readNumber } from '../readNumber';
 
 const MOST_WORDS = 3;
 
-/** "for Wren", "for Friday", "from the market": words for the label, and a day if it is one. */
+/** True when a day or an age begins there: "from the garden july". */
+function isWhen(draft: QuickDraft, at: number): boolean {
+  const { today, dateOrder, hemisphere } = draft.vocabulary;
+  const rest = draft.textFrom(draft.tokens[at]?.from ?? 0);
+  return dateWords(rest, today, 'past', dateOrder) !== null || aboutAge(rest, today, hemisphere) !== null;
+}
+
+/** "for Wren", "for six", "for Friday", "from the market": words for the label, and a day if it is one. */
 export const readPerson: Reader = (draft, token, at) => {
   if (token.lower !== 'for' && token.lower !== 'from') return 0;
   const { today, dateOrder } = draft.vocabulary;
@@ -21,8 +30,10 @@ export const readPerson: Reader = (draft, token, at) => {
     draft.part('happened', token, token.to + read.length, `bought ${sayPlainDate(read.date)}`);
     return draft.countTo(at, token.to + read.length);
   }
-  let used = 1;
-  while (used <= MOST_WORDS && draft.at(at + used)?.kind === 'word') used += 1;
+  const eaters = token.lower === 'for' ? readNumber(at + 1, (index) => draft.at(index)) : null;
+  let used = 1 + (eaters?.used ?? 0);
+  while (!eaters && used <= MOST_WORDS && draft.at(at + used)?.kind === 'word' && !isWhen(draft, at + used))
+    used += 1;
   if (used === 1) return 0;
   const last = draft.tokens[at + used - 1];
   const to = last?.to ?? token.to;

@@ -1,5 +1,6 @@
 import type { QuickDraft, Reader } from '../quickDraft';
 import type { QuickToken } from '../quickTokens';
+import { readNumber } from '../readNumber';
 import { readPlaceWords, type ReadPlace } from '../readPlaceWords';
 
 const ARROWS = ['>', '→'];
@@ -40,6 +41,8 @@ export const readPlace: Reader = (draft, token, at) => {
   const arrow = ARROWS.includes(token.text);
   const led = LEADS.includes(token.lower);
   if (!arrow && !led) return 0;
+  // "in two tubs" is how it is packed.
+  if (led && readNumber(at + 1, (index) => draft.at(index))) return 0;
   const article = ['the', 'our', 'my'].includes(draft.at(at + 1)?.lower ?? '') ? 1 : 0;
   const words = wordsFrom(draft, at + 1 + article);
   const read = readPlaceWords(textOf(words), draft.vocabulary.zones);
