@@ -73,7 +73,7 @@ it('a search never ends worse than it began, never breaks room or drip, and the 
         for (const b of found) {
           const [raw, other] = [packages[a.package], packages[b.package]];
           const [above, below] = [zones[a.zone], zones[b.zone]];
-          if (!raw || !other || !above || !below || !isRaw(raw.food) || !isExposed(other.food)) continue;
+          if (!raw || !other || !above || !below || !isRaw(raw.food) || !isExposed(other)) continue;
           expect(mayDrip(above, below)).toBe(false);
         }
       }

@@ -46,7 +46,7 @@ function drips(
   contents.forEach((raw, r) => {
     if (!isRaw(raw.food)) return;
     contents.forEach((other, o) => {
-      if (!isExposed(other.food)) return;
+      if (!isExposed(other)) return;
       for (const above of names[r] ?? []) {
         for (const below of names[o] ?? []) {
           const asNow = above.zone.id === raw.zone && below.zone.id === other.zone;

@@ -25,7 +25,7 @@ export class Lying {
     this.free = zones.map(({ freeLitres }) => freeLitres);
     this.litres = packages.map(({ litres }) => litres);
     this.raw = packages.map(({ food }) => isRaw(food));
-    this.exposed = packages.map(({ food }) => isExposed(food));
+    this.exposed = packages.map(isExposed);
     this.rawIn = zones.map(() => 0);
     this.exposedIn = zones.map(() => 0);
     const reached = (is: (a: PlacingZone, b: PlacingZone) => boolean): number[][] =>

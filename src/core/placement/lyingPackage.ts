@@ -37,24 +37,24 @@ export interface LyingPackage extends PlacingPackage {
 export const reachOf = (zone: KitchenZone): number => zone.lifts + zone.behind + (zone.hardToReach ? 1 : 0);
 
 const without = (contents: readonly LyingPackage[], id: string): PlacedFood[] =>
-  contents.filter((other) => other.id !== id).map(({ zone, food }) => ({ zone, food }));
+  contents.filter((other) => other.id !== id);
 
 /** True when raw juice could reach what must not have it, were the package in that zone (P3). */
 export function wouldDrip(
-  { id, food }: LyingPackage,
+  found: LyingPackage,
   there: PlacingZone,
   zones: readonly PlacingZone[],
   contents: readonly LyingPackage[],
 ): LyingPackage | null {
-  if (!isRaw(food) && !isExposed(food)) return null;
+  if (!isRaw(found.food) && !isExposed(found)) return null;
   return (
     contents.find((other) => {
-      if (other.id === id) return false;
+      if (other.id === found.id) return false;
       const zone = zones.find((one) => one.id === other.zone);
       if (!zone) return false;
       return (
-        (isRaw(food) && isExposed(other.food) && mayDrip(there, zone)) ||
-        (isExposed(food) && isRaw(other.food) && mayDrip(zone, there))
+        (isRaw(found.food) && isExposed(other) && mayDrip(there, zone)) ||
+        (isExposed(found) && isRaw(other.food) && mayDrip(zone, there))
       );
     }) ?? null
   );

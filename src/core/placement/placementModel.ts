@@ -56,8 +56,7 @@ export function placementModel(
   const faults = packages.map((found, p) =>
     zones.flatMap((zone, z): PlacingRefusal[] => {
       const drips =
-        (isRaw(found.food) && shut.toRaw.has(zone.id)) ||
-        (isExposed(found.food) && shut.toExposed.has(zone.id));
+        (isRaw(found.food) && shut.toRaw.has(zone.id)) || (isExposed(found) && shut.toExposed.has(zone.id));
       const fault = hardFault(found, zone) ?? (drips ? DRIP : null);
       if (fault) return [fault];
       const pinned = pinnedTo(found);
@@ -81,10 +80,10 @@ export function placementModel(
     const litres = here.map((at) => `${packages[possible[at]?.package ?? 0]?.litres.toFixed(4)} x${at}`);
     rows.push(`room${z}: ${sum(litres)} <= ${zone.freeLitres.toFixed(4)}`);
     for (const [kind, is, marks] of [
-      ['w', isRaw, raw],
+      ['w', ({ food }: PlacingPackage) => isRaw(food), raw],
       ['y', isExposed, exposed],
     ] as const) {
-      const mine = here.filter((at) => is((packages[possible[at]?.package ?? 0] as PlacingPackage).food));
+      const mine = here.filter((at) => is(packages[possible[at]?.package ?? 0] as PlacingPackage));
       if (mine.length === 0) continue;
       marks.set(z, `${kind}${z}`);
       for (const at of mine) rows.push(`mark${kind}${at}: x${at} - ${kind}${z} <= 0`);
@@ -112,7 +111,10 @@ export function placementModel(
   return { possible, faults, lp };
 }
 
-/** The reason to tell for a package that got no place: the rule that speaks against most zones, or room and neighbours. */
+/** What a cook can change about a zone, the easiest first: make room, unpack it, shut it off, measure it, change its rule. */
+const CAN_CHANGE: readonly PlacingRefusal['rule'][] = ['P5', 'P6', 'P3', 'P2', 'P4', 'P1'];
+
+/** The reason to tell for a package that got no place: of all that speaks against zones what the cook can change. */
 export function refusalOf(
   found: PlacingPackage,
   faults: readonly PlacingRefusal[],
@@ -121,17 +123,10 @@ export function refusalOf(
   if (zones === 0) return { rule: 'P5', says: 'There is no zone to put it in.' };
   if (faults.length < zones) {
     return {
-      rule: isRaw(found.food) || isExposed(found.food) ? 'P3' : 'P5',
+      rule: isRaw(found.food) || isExposed(found) ? 'P3' : 'P5',
       says: 'The zones that would take it are full, or shut by what goes there too. Take something out, or split it smaller.',
     };
   }
-  const count = (rule: PlacingRefusal['rule']): number =>
-    faults.filter((fault) => fault.rule === rule).length;
-  const [worst] = [...faults].sort((a, b) => count(b.rule) - count(a.rule));
-  // What comes nearest to fitting is the most useful to know: room before shape before the zone's rules.
-  return (
-    faults.find(({ rule }) => rule === 'P5') ??
-    faults.find(({ rule }) => rule === 'P6') ??
-    (worst as PlacingRefusal)
-  );
+  const [nearest] = [...faults].sort((a, b) => CAN_CHANGE.indexOf(a.rule) - CAN_CHANGE.indexOf(b.rule));
+  return nearest as PlacingRefusal;
 }

@@ -42,10 +42,13 @@ export function placementMoves(
 ): PlacementMove[] {
   const byId = new Map(zones.map((zone) => [zone.id, zone]));
   const beside = grouped(zones, ({ appliance }) => appliance);
-  const lying = [...new Map(contents.map((one) => [JSON.stringify([one.zone, one.food.id]), one])).values()];
+  const lying = [
+    ...new Map(contents.map((one) => [JSON.stringify([one.zone, one.food.id, one.closed]), one])).values(),
+  ];
   const inside = grouped(lying, ({ zone }) => zone);
   const shut = shutByContents(zones, lying);
-  const moves = lying.flatMap(({ zone: from, food }): PlacementMove[] => {
+  const moves = lying.flatMap((placed): PlacementMove[] => {
+    const { zone: from, food } = placed;
     const here = byId.get(from);
     if (!here) return [];
     const one: PlacingPackage = {
@@ -58,7 +61,7 @@ export function placementMoves(
       takesPerWeek: 0,
     };
     const drips = ({ id }: PlacingZone): boolean =>
-      (isRaw(food) && shut.toRaw.has(id)) || (isExposed(food) && shut.toExposed.has(id));
+      (isRaw(food) && shut.toRaw.has(id)) || (isExposed(placed) && shut.toExposed.has(id));
     const score = (zone: PlacingZone) => {
       const others = (inside.get(zone.id) ?? []).filter(
         (other) => other.food !== food || other.zone !== from,

@@ -1,11 +1,14 @@
 import { HARD_FROZEN_C } from '../model/limits';
 import type { Food } from '../model/food';
 import type { ZoneKind } from '../model/drawing';
+import peeledOrCooked from './peeledOrCooked.json';
 
 /** A zone as the solver sees it. Litres, mm, °C; `order` counts from the top. */
 export interface PlacingZone {
   id: string;
   appliance: string;
+  /** The closed room of it in which the zone is; not told: the appliance has one. */
+  compartment?: string;
   kind: ZoneKind;
   /** What its compartment is; not told: by its temperature. */
   cold?: 'fridge' | 'freezer';
@@ -33,6 +36,8 @@ export interface PlacingZone {
 export interface PlacingPackage {
   id: string;
   food: Food;
+  /** It lies closed: raw juice does it no harm. Not told: it does not. */
+  closed?: boolean;
   state: 'chilled' | 'frozen';
   litres: number;
   /** Largest piece that does not give, mm; `null`: none. */
@@ -45,7 +50,10 @@ export interface PlacingPackage {
 export interface PlacedFood {
   zone: string;
   food: Food;
+  closed?: boolean;
 }
+
+const PEELED_OR_COOKED: ReadonlySet<string> = new Set(peeledOrCooked);
 
 /** At this and colder a zone is a freezer's, °C. */
 const FREEZER_C = -6;
@@ -62,6 +70,8 @@ export const wouldFreeze = ({ temperatureC }: PlacingZone): boolean =>
   temperatureC !== null && temperatureC <= HARD_FROZEN_C;
 
 export const isRaw = ({ readiness }: Food): boolean => readiness === 'raw-animal';
-/** Food that raw juice must never reach: eaten as it is, or only washed. */
-export const isExposed = ({ readiness }: Food): boolean =>
-  readiness === 'ready-to-eat' || readiness === 'needs-wash';
+/** Food that raw juice must never reach: eaten as it is or only washed, and neither closed nor always peeled or cooked. */
+export const isExposed = ({ food, closed = false }: Pick<PlacedFood, 'food' | 'closed'>): boolean =>
+  !closed &&
+  (food.readiness === 'ready-to-eat' ||
+    (food.readiness === 'needs-wash' && !PEELED_OR_COOKED.has(food.copyOf ?? food.id)));

@@ -15,7 +15,7 @@ export interface RankedZone<Zone extends PlacingZone> {
 
 /** Raw juice that could reach what must not have it, were the package in that zone (P3). */
 function dripFault(
-  { food }: PlacingPackage,
+  found: PlacingPackage,
   there: PlacingZone,
   zones: readonly PlacingZone[],
   contents: readonly PlacedFood[],
@@ -24,12 +24,12 @@ function dripFault(
     const zone = zones.find(({ id }) => id === other.zone);
     if (!zone) return false;
     return (
-      (isRaw(food) && isExposed(other.food) && mayDrip(there, zone)) ||
-      (isExposed(food) && isRaw(other.food) && mayDrip(zone, there))
+      (isRaw(found.food) && isExposed(other) && mayDrip(there, zone)) ||
+      (isExposed(found) && isRaw(other.food) && mayDrip(zone, there))
     );
   });
   if (!reached) return null;
-  const says = isRaw(food)
+  const says = isRaw(found.food)
     ? `its juice could reach ${reached.food.name}`
     : `the juice of ${reached.food.name} could reach it`;
   return { rule: 'P3', says };

@@ -1,5 +1,12 @@
 import type { Food } from '../model/food';
-import { isFreezerZone, isRaw, type PlacedFood, type PlacingPackage, type PlacingZone } from './placing';
+import {
+  isExposed,
+  isFreezerZone,
+  isRaw,
+  type PlacedFood,
+  type PlacingPackage,
+  type PlacingZone,
+} from './placing';
 
 /** Points of a placing and the reasons for them. */
 export interface Score {
@@ -22,6 +29,7 @@ const POINTS = {
   room: 3,
   warmFreezer: -2,
   air: -6,
+  rawShelf: -45,
 } as const;
 const SOON_DAYS = 3;
 /** A freezer is kept at this or colder, °C. */
@@ -35,6 +43,16 @@ function depthOf(zone: PlacingZone, zones: readonly PlacingZone[]): number {
   const orders = zones.filter(({ appliance }) => appliance === zone.appliance).map(({ order }) => order);
   const [top, bottom] = [Math.min(...orders), Math.max(...orders)];
   return bottom === top ? 0.5 : (zone.order - top) / (bottom - top);
+}
+
+/** The lowest of several shelves: raw food has no other place, so what its juice must not reach stays off it. */
+function isRawShelf(zone: PlacingZone, zones: readonly PlacingZone[]): boolean {
+  if (zone.kind !== 'shelf' || isFreezerZone(zone)) return false;
+  const shelves = zones.filter(
+    ({ appliance, compartment, kind }) =>
+      kind === 'shelf' && appliance === zone.appliance && compartment === zone.compartment,
+  );
+  return shelves.length > 1 && shelves.every(({ order }) => order <= zone.order);
 }
 
 function isHome({ home }: Food, zone: PlacingZone, depth: number): boolean {
@@ -117,6 +135,7 @@ export function softScore(
   const depth = depthOf(zone, zones);
   if (found.state === 'chilled' && isHome(food, zone, depth))
     add(POINTS.home, `its best home: ${food.home.replaceAll('-', ' ')}`);
+  if (found.state === 'chilled' && isExposed(found) && isRawShelf(zone, zones)) add(POINTS.rawShelf, '');
   if (zone.humidity !== null && (food.home === 'crisper-high' || food.home === 'crisper-low')) {
     const right = food.home === `crisper-${zone.humidity}`;
     add(right ? POINTS.humidity : -POINTS.humidity, right ? `${zone.humidity} humidity suits it` : '');

@@ -4,6 +4,7 @@ import type { HaulLine, HaulPart } from '@/core/model/haul';
 import type { Package } from '@/core/model/package';
 import type { Container } from '@/core/model/container';
 import { packedLitres } from '@/core/packaging/packedLitres';
+import { liesClosed } from '@/core/placement/liesClosed';
 import type { PlacingPackage } from '@/core/placement/placing';
 import { gramsOf, packLayout, type PackLayout } from '@/core/portions/packLayout';
 import { packingOf } from '@/core/portions/packing';
@@ -97,10 +98,15 @@ export function toPlacing(
   containers: readonly Container[],
 ): PlacingPackage {
   const { form, wrap } = packingOf(group.part.packing);
-  const { unit } = group.line;
+  const { line } = group;
+  const { unit } = line;
   return {
     id: group.key,
     food: group.food,
+    closed: liesClosed(
+      { opened: line.openedOn !== null, wrap, did: line.start.did, loose: false },
+      group.food,
+    ),
     state,
     litres: group.amounts.reduce(
       (sum, amount) => sum + packedLitres({ amount, unit, form, wrap }, group.food.densityKgPerL),

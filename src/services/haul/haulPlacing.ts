@@ -25,7 +25,7 @@ export class Placing {
     readonly containers: readonly Container[],
   ) {
     this.room = new Map(zones.map(({ id, freeLitres }) => [id, freeLitres]));
-    this.lying = contents.map(({ zone, food }) => ({ zone, food }));
+    this.lying = contents.map(({ zone, food, closed = false }) => ({ zone, food, closed }));
   }
 
   private takes({ food }: HaulGroup): number {
@@ -51,7 +51,7 @@ export class Placing {
     const solved = await solvePlacement(zones, this.lying, packages, pins);
     for (const { package: found, zone } of solved.assignments) {
       this.room.set(zone.id, Math.max(0, (this.room.get(zone.id) ?? 0) - found.litres));
-      this.lying.push({ zone: zone.id, food: found.food });
+      this.lying.push({ zone: zone.id, food: found.food, closed: found.closed ?? false });
     }
     return solved;
   }

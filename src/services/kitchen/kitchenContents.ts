@@ -5,6 +5,7 @@ import { standBefore } from '@/core/kitchen/liftsTo';
 import { placedBox } from '@/core/kitchen/boxes';
 import type { Package } from '@/core/model/package';
 import { packedLitres } from '@/core/packaging/packedLitres';
+import { liesClosed } from '@/core/placement/liesClosed';
 import type { KitchenZone, LyingPackage } from '@/core/placement/lyingPackage';
 import { sql } from '@/store/database';
 import { drawingOf } from '@/store/kitchens';
@@ -32,6 +33,12 @@ function takesOf(takes: readonly ZoneTakes[], foodId: string, zoneIds: ReadonlyS
   return times.reduce((sum, one) => sum + one.times, 0) / WEEKS;
 }
 
+/** True for a package that lies closed. */
+export function isClosed({ openedOn, wrap, history: [first] }: Package, food: Food): boolean {
+  const loose = first?.did === 'bought' && (first.loose ?? false);
+  return liesClosed({ opened: openedOn !== null, wrap, did: first?.did ?? '', loose }, food);
+}
+
 function toLying(
   group: readonly Package[],
   food: Food,
@@ -51,6 +58,7 @@ function toLying(
     daysLeft: Math.min(...group.map(({ governingDate }) => daysBetween(today, governingDate))),
     takesPerWeek,
     opened: first.openedOn !== null,
+    closed: isClosed(first, food),
     startOn: first.startOn,
     codes: group.map(({ code }) => code),
   };
@@ -71,7 +79,9 @@ export async function readKitchenContents(context: HouseholdContext): Promise<Ki
     if (found.zoneId === null) continue;
     const latest = came.get(found.zoneId);
     if (latest === undefined || latest < found.cameOn) came.set(found.zoneId, found.cameOn);
-    const key = [found.foodId, found.zoneId, found.state, found.openedOn !== null].join(' ');
+    const food = reference.byId.get(found.foodId);
+    const closed = food !== undefined && isClosed(found, food);
+    const key = [found.foodId, found.zoneId, found.state, found.openedOn !== null, closed].join(' ');
     groups.set(key, [...(groups.get(key) ?? []), found]);
   }
   const drawings = new Map(kitchen.appliances.map(({ id }) => [id, drawingOf(kitchen, id)]));
@@ -90,7 +100,8 @@ export async function readKitchenContents(context: HouseholdContext): Promise<Ki
       cold: zone.cold,
       side: zone.side,
       kind: zone.kind,
-      temperatureC: zone.temperatureC,
+      // Nobody's reading is none: by it no place is refused.
+      temperatureC: zone.measured?.celsius ?? null,
       humidity: zone.humidity,
       order: placedBox(zone, kitchen.zones).yMm,
       litres: zone.litres,

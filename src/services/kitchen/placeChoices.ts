@@ -5,7 +5,7 @@ import { readPackageCode } from '@/core/labels/readPackageCode';
 import { sql } from '@/store/database';
 import { readPackageByCode } from '@/store/packages';
 import { viewContext } from '../household/context';
-import { readKitchenContents } from './kitchenContents';
+import { isClosed, readKitchenContents } from './kitchenContents';
 import { Problem } from '../door/problem';
 
 /** A zone in a list for one package: the best is marked, and what speaks against the others is said. */
@@ -44,6 +44,7 @@ export async function readPlaceChoices(
     {
       id: found.id,
       food,
+      closed: isClosed(found, food),
       state,
       litres: packedLitres(found, food.densityKgPerL),
       rigidMm: null,

@@ -12,7 +12,7 @@ import { readKept } from '@/store/kept';
 import { readPackages } from '@/store/packages';
 import { viewContext } from '../household/context';
 import { keptSince } from '../household/kept';
-import { readKitchenContents } from '../kitchen/kitchenContents';
+import { isClosed, readKitchenContents } from '../kitchen/kitchenContents';
 import { type PackageView, type PlaceView, toPackageView, toPlace } from '../stock/packageView';
 import { readStockRows } from '../stock/stockRows';
 
@@ -68,7 +68,14 @@ export async function readReset(): Promise<ResetView> {
     const state = found.state === 'frozen' ? ('frozen' as const) : ('chilled' as const);
     const ranked = rankZones(
       {
-        ...{ id: found.id, food, state, litres: litresOf(found), rigidMm: null },
+        ...{
+          id: found.id,
+          food,
+          closed: isClosed(found, food),
+          state,
+          litres: litresOf(found),
+          rigidMm: null,
+        },
         ...{ daysLeft: daysBetween(today, found.governingDate), takesPerWeek: 0 },
       },
       contents.zones,

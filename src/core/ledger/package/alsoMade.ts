@@ -1,3 +1,4 @@
+import { addDays } from '../../calendar/calendarDate';
 import { sayPlainDate } from '../../calendar/sayDate';
 import type { HistoryEvent } from '../../model/history';
 import type { LedgerEvent, Package } from '../../model/package';
@@ -23,6 +24,16 @@ function alsoTold(part: Package, late: readonly HistoryEvent[], world: JudgingWo
   }, part);
 }
 
+type Joining = ReturnType<typeof joiningOf>;
+
+/** What a frozen part brings to what was thawed and made of it: its days count from then. */
+function thawedFor(found: Package, joining: Joining): Joining {
+  const { useBy, days, controlled } = joining;
+  if (useBy !== null || days === null || !controlled || found.state === 'frozen') return joining;
+  const since = found.history.find(({ did }) => did === 'joined')?.on ?? found.startOn;
+  return { ...joining, useBy: addDays(since, days) };
+}
+
 /**
  * What is told late of a package happened to all that was made of it since (L1, L2): split off, it has the same life; put together
  * with others, it is dated by the strictest of them.
@@ -43,7 +54,7 @@ export function alsoMade(events: LedgerEvent[], world: World): LedgerEvent[] {
     const judged =
       found.lotId === before.lotId
         ? alsoTold(found, late, world)
-        : withEvents(found, [joiningOf(after, world)], world);
+        : withEvents(found, [thawedFor(found, joiningOf(after, world))], world);
     if (!isStricter(judged, found)) return [];
     const says = `${found.called} ${found.code} is made of ${before.code}: dated ${sayPlainDate(judged.governingDate)} like it.`;
     return [
