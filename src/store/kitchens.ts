@@ -25,7 +25,10 @@ export interface PlacedCompartment extends Compartment {
   /** The appliance's name, with its own where the appliance has several. */
   called: string;
   litres: number;
+  /** Measured, else assumed, °C. */
   temperatureC: number;
+  /** True where a thermometer was read in its body. */
+  measured: boolean;
 }
 
 /** A zone with what its appliance and compartment lend it. */
@@ -135,6 +138,9 @@ function toCompartment(row: CompartmentRow, called: string, zones: readonly Plac
       zones.filter(({ compartmentId }) => compartmentId === row.id),
       row.cold,
     ),
+    measured: zones.some(
+      ({ compartmentId, side, measured }) => compartmentId === row.id && side === 'body' && measured !== null,
+    ),
   };
 }
 
@@ -193,7 +199,7 @@ export function drawingOf({ appliances, compartments, zones }: Kitchen, id: stri
     shape,
     compartments: compartments
       .filter(({ applianceId }) => applianceId === id)
-      .map(({ applianceId: _a, called: _c, litres: _l, temperatureC: _t, ...one }) => one),
+      .map(({ applianceId: _a, called: _c, litres: _l, temperatureC: _t, measured: _m, ...one }) => one),
     zones: zones
       .filter(({ applianceId }) => applianceId === id)
       .map(

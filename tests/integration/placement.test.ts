@@ -215,8 +215,10 @@ it('never breaks a hard rule, over generated kitchens and hauls; what is refused
       for (const one of added) {
         for (const other of lying) {
           const [a, b] = [food(one.food), food(other.food)];
-          if (isRaw(a) && isExposed({ food: b })) expect(mayDrip(zoneOf(one.zone), zoneOf(other.zone))).toBe(false);
-          if (isExposed({ food: a }) && isRaw(b)) expect(mayDrip(zoneOf(other.zone), zoneOf(one.zone))).toBe(false);
+          if (isRaw(a) && isExposed({ food: b }))
+            expect(mayDrip(zoneOf(one.zone), zoneOf(other.zone))).toBe(false);
+          if (isExposed({ food: a }) && isRaw(b))
+            expect(mayDrip(zoneOf(other.zone), zoneOf(one.zone))).toBe(false);
         }
       }
     }),

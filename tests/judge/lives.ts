@@ -342,6 +342,8 @@ function checkStricter(deeds: readonly Deed[], law: string, mild: Store, strict:
 function checkLate({ chance, deeds, at, store }: Life): boolean {
   const place = chance.whole(1, deeds.length);
   const then = after(deeds[place - 1]?.at ?? START, 0.01);
+  // Told between two deeds, or not at all.
+  if (then >= (deeds[place]?.at ?? '9999')) return false;
   const soFar = replay(deeds.slice(0, place));
   const one = soFar && chance.of(here(soFar));
   if (!one || store.packages.get(one.id)?.gone !== null) return false;

@@ -43,6 +43,10 @@ export function sayDueDate(date: CalendarDate, today: CalendarDate): string {
   return sayPlainDate(date);
 }
 
+/** Until when a package keeps: what is frozen is not for tonight because of its date. */
+export const sayKeptUntil = (date: CalendarDate, today: CalendarDate, frozen: boolean): string =>
+  frozen && date === today ? 'today' : sayDueDate(date, today);
+
 /** When something happened: "today", "yesterday", "Mon", "3 weeks ago", "4 Dec 2025". */
 export function sayPastDate(date: CalendarDate, today: CalendarDate): string {
   const days = daysBetween(date, today);

@@ -172,8 +172,9 @@ describe('a part of a sealed pack (K4)', () => {
       day(0),
     ],
     ['lemons have a skin of their own', 'lemons', { unit: 'pc', amount: 6 }, null, null],
-    ['six pots of yogurt, each closed', 'yogurt', { unit: 'pc', amount: 6 }, 'closed', null],
-    ['six pots of yogurt, nobody said', 'yogurt', { unit: 'pc', amount: 6 }, null, day(0)],
+    ['six pots of yogurt have a lid each', 'yogurt', { unit: 'pc', amount: 6 }, null, null],
+    ['six cheeses, each closed', 'brie', { unit: 'pc', amount: 6 }, 'closed', null],
+    ['six cheeses, nobody said', 'brie', { unit: 'pc', amount: 6 }, null, day(0)],
   ])('%s', (_what, id, more, pieces, openedOn) => {
     const store = stored(id, more);
     store.on('package.take', { amount: 1, pieces });

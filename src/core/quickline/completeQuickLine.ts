@@ -1,4 +1,5 @@
 import { foodsWithWords, type NamedFood } from '../foods/findFood';
+import { isUnit } from '../units/readAmount';
 import type { QuickVocabulary } from './quickLine';
 import { FORM_WORDS, HAPPENED_WORDS, PRINTED_WORDS, WRAP_WORDS } from './quickWords';
 
@@ -38,7 +39,7 @@ export function completeQuickLine<F extends NamedFood>(
     if (foods.length > 0) return foods.map((food) => `${food.name.toLowerCase().replaceAll(',', '')} `);
   }
   const word = /([\p{L}-]+)$/u.exec(text)?.[1];
-  if (!word) return [];
+  if (!word || isUnit(word)) return [];
   const lead = text.slice(0, text.length - word.length);
   return DETAIL_WORDS.filter((known) => known.startsWith(word.toLowerCase()) && known !== word.toLowerCase())
     .slice(0, most)

@@ -20,7 +20,9 @@ const LONGEST_NAME = 8;
 const SHOP_WORDS: ReadonlySet<string> = new Set(shopWords.words);
 /** What is said of a food elsewhere in the line and may be of its name. */
 const STATE_WORDS = new Set(
-  'raw cooked opened sliced slices patties frozen whole block smoked jar carton tub tray bag stick pot'.split(' '),
+  'raw cooked opened sliced slices patties frozen whole block smoked jar carton tub tray bag stick pot'.split(
+    ' ',
+  ),
 );
 const LEFTOVER = /^left-?overs?$/i;
 

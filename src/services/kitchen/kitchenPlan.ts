@@ -27,6 +27,8 @@ export interface ZonePlan {
   celsius: number;
   /** Where the figure comes from. */
   celsius_says: string;
+  /** A thermometer was read there; else the figure is assumed. */
+  measured: boolean;
   warm: boolean;
   /** What the cook decided for it, in words. */
   told: string[];
@@ -48,6 +50,8 @@ export interface CompartmentPlan {
 
 export interface AppliancePlan {
   drawing: ApplianceDrawing;
+  /** What a change of the drawing is told over. */
+  version: number;
   compartments: CompartmentPlan[];
   zones: ZonePlan[];
   packages: number;
@@ -101,7 +105,7 @@ async function readPlans(context: HouseholdContext): Promise<AppliancePlan[]> {
     readFills(sql(), household.id),
     readMasses(sql(), household.id),
   ]);
-  return kitchen.appliances.flatMap(({ id }): AppliancePlan[] => {
+  return kitchen.appliances.flatMap(({ id, version }): AppliancePlan[] => {
     const drawing = drawingOf(kitchen, id);
     if (!drawing) return [];
     const mine = kitchen.zones.filter(({ applianceId }) => applianceId === id);
@@ -123,7 +127,8 @@ async function readPlans(context: HouseholdContext): Promise<AppliancePlan[]> {
         fill: litres / most,
         celsius: zone.temperatureC,
         celsius_says: read === null ? `assumed: ${assumedCelsius(zone, drawing).says}` : `measured ${read}`,
-        warm: zone.temperatureC > (zone.cold === 'fridge' ? WARM_FRIDGE_C : WARM_FREEZER_C),
+        measured: read !== null,
+        warm: read !== null && zone.temperatureC > (zone.cold === 'fridge' ? WARM_FRIDGE_C : WARM_FREEZER_C),
         told: toldOf(zone, drawing),
         full: zone.limitLitres !== null && litres >= zone.limitLitres,
       };
@@ -131,6 +136,7 @@ async function readPlans(context: HouseholdContext): Promise<AppliancePlan[]> {
     return [
       {
         drawing,
+        version,
         zones,
         packages: zones.reduce((sum, { packages }) => sum + packages, 0),
         compartments: kitchen.compartments

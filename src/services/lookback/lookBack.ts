@@ -88,7 +88,11 @@ async function lookBack(context: HouseholdContext): Promise<LookBackView> {
           ? 'Nothing was eaten whole in this time.'
           : `The oldest went first ${counts.kept} times of ${all}; ${counts.jumped} times something older of the same food stayed behind.`,
     },
-    buy_less: byFood
+    // What a power cut spoilt was not too much.
+    buy_less: lostBy(
+      lost.filter(({ reason }) => reason !== 'power-cut'),
+      ({ foodId }) => foodId,
+    )
       .flatMap(([id, row]) => {
         const bought = came.get(id)?.grams ?? 0;
         const share = bought > 0 ? Math.min(1, row.grams / bought) : 0;

@@ -1,5 +1,5 @@
 import { daysBetween } from '@/core/calendar/calendarDate';
-import { sayDaysLeft, sayDueDate, sayFullDate, sayPastDate } from '@/core/calendar/sayDate';
+import { sayDaysLeft, sayFullDate, sayKeptUntil, sayPastDate } from '@/core/calendar/sayDate';
 import type { Food } from '@/core/model/food';
 import { counterMinutesLeft } from '@/core/keeping/counterMinutes';
 import type { HistoryEvent, PackageState, Wrap } from '@/core/model/history';
@@ -159,7 +159,8 @@ export function toPackageView(found: Package, context: ViewContext): PackageView
     why: answer.says,
     rule: answer.rule,
     not_for: answer.notFor,
-    due_words: standing.band === 'past' ? 'past' : sayDueDate(found.governingDate, today),
+    due_words:
+      standing.band === 'past' ? 'past' : sayKeptUntil(found.governingDate, today, found.state === 'frozen'),
     due_full: `${found.governingKind === 'use-by' ? 'use by' : 'best by'} ${sayFullDate(found.governingDate)}`,
     left_words: sayDaysLeft(standing.daysLeft),
     story: [

@@ -1,4 +1,4 @@
-import { sayDueDate, sayFullDate } from '@/core/calendar/sayDate';
+import { sayFullDate, sayKeptUntil } from '@/core/calendar/sayDate';
 import {
   type Grouping,
   GROUPINGS,
@@ -129,7 +129,8 @@ export async function readStockGroups(query: GroupsQuery): Promise<GroupsView> {
         verdict: group.verdict,
         packs: group.totals.packs,
         comes_to: sayTotals(group.totals),
-        due_words: group.band === 'past' ? 'past' : sayDueDate(governingDate, today),
+        due_words:
+          group.band === 'past' ? 'past' : sayKeptUntil(governingDate, today, first.state === 'frozen'),
         due_full: `${governingKind === 'use-by' ? 'use by' : 'best by'} ${sayFullDate(governingDate)}`,
         where: `${places.slice(0, 2).join('; ')}${more > 0 ? ` and ${more} more` : ''}`,
         first: toPackageView(first, context),

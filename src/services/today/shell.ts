@@ -57,13 +57,18 @@ export interface Shell {
   codes_local: boolean;
 }
 
-/** The warmest fridge and the warmest freezer; each that is too warm by its name. */
+/** The warmest fridge and the warmest freezer of those where a thermometer was read; each that is too warm by its name. */
 function temperaturesOf(
-  compartments: readonly { called: string; temperatureC: number; cold: 'fridge' | 'freezer' }[],
+  compartments: readonly {
+    called: string;
+    temperatureC: number;
+    measured: boolean;
+    cold: 'fridge' | 'freezer';
+  }[],
   wording: Wording,
 ): Shell['temperatures'] {
   return (['fridge', 'freezer'] as const).flatMap((cold): Shell['temperatures'] => {
-    const its = compartments.filter((one) => one.cold === cold);
+    const its = compartments.filter((one) => one.cold === cold && one.measured);
     const [first] = its;
     if (!first) return [];
     const limit = cold === 'fridge' ? SAFE_CHILL_C : -15;

@@ -68,7 +68,7 @@ export function KitchenScale({
             />
           ))}
           <li className="shrink-0 self-end pb-3">
-            <Link href="/kitchen/draw" className="button flex-col border-dashed px-4 py-5">
+            <Link href="/move-in" className="button flex-col border-dashed px-4 py-5">
               <Plus aria-hidden size={22} /> Add an appliance
             </Link>
           </li>
@@ -210,7 +210,7 @@ function ZoneWords({
 }) {
   const wording = useWording();
   const degrees = sayDegrees(zone.celsius, wording);
-  const cold = `${degrees}°${zone.warm ? ' warm' : ''}`;
+  const cold = zone.measured ? `${degrees}°${zone.warm ? ' warm' : ''}` : `about ${degrees}°`;
   // Beside a name that fills its line the degrees have a line of their own, or none.
   const beside = (zone.name.length + cold.length + 2) * LETTER_WIDE_PX <= widePx;
   const coldWords = (
@@ -229,6 +229,7 @@ function ZoneWords({
         <span className={zone.full ? 'font-semibold text-ember-deep' : 'text-slate-deep'}>
           {!beside && <>{coldWords} · </>}
           {zone.packages === 0 ? 'empty' : `${zone.packages} in it`}
+          {zone.measured && `, ${zone.celsius_says}`}
           {zone.full && ', full'}
         </span>
       )}

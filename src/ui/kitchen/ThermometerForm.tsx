@@ -25,9 +25,9 @@ export function ThermometerForm({ zone }: { zone: ZonePlan }) {
     <Popover>
       <PopoverButton
         className={`button px-2.5 ${zone.warm ? 'border-beet text-beet' : ''}`}
-        aria-label={`${zone.name}: ${sayCelsius(zone.celsius)}${zone.warm ? ', warm' : ''}. Read the thermometer.`}
+        aria-label={`${zone.name}: ${zone.measured ? '' : 'assumed '}${sayCelsius(zone.celsius)}${zone.warm ? ', warm' : ''}. Read the thermometer.`}
       >
-        {sayCelsius(zone.celsius)}
+        {zone.measured ? sayCelsius(zone.celsius) : `assumed ${sayCelsius(zone.celsius)}, measure it`}
       </PopoverButton>
       <PopoverPanel
         anchor="bottom end"

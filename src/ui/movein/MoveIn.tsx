@@ -9,7 +9,10 @@ import { litresOf } from '@/core/kitchen/sizeAppliance';
 import type { ApplianceDrawing, ApplianceShape } from '@/core/model/drawing';
 import { countedIds } from '../kitchen/draw/countedIds';
 import { SmallDrawing } from '../kitchen/draw/SmallDrawing';
+import { useDoor } from '../door/useDoor';
 import { ShapeSize } from './ShapeSize';
+
+const WORDS = 'inline-flex min-h-11 cursor-pointer items-center text-deep underline underline-offset-4';
 
 /** "Chest freezer", "Chest freezer 2": a name that no other appliance has. */
 function freshName(title: string, taken: readonly string[]): string {
@@ -19,13 +22,27 @@ function freshName(title: string, taken: readonly string[]): string {
   }
 }
 
+/** An appliance that is in the kitchen. */
+interface ThereAlready {
+  drawing: ApplianceDrawing;
+  version: number;
+  packages: number;
+}
+
 /** The first step of moving in: the nearest shape, its size, done. */
-export function MoveIn({ appliances }: { appliances: ApplianceDrawing[] }) {
+export function MoveIn({ appliances }: { appliances: ThereAlready[] }) {
+  const { act, busy } = useDoor();
   const [shape, setShape] = useState<ApplianceShape | null>(null);
+  const [changed, setChanged] = useState<ThereAlready | null>(null);
   const begin = (chosen: ApplianceShape): ApplianceDrawing => {
     const title = SHAPE_MODELS.find(({ id }) => id === chosen)?.title ?? '';
-    const names = appliances.map(({ name }) => name);
-    return newAppliance(chosen, freshName(title, names), appliances.at(-1)?.room ?? 'Kitchen', newUuid);
+    const names = appliances.map(({ drawing }) => drawing.name);
+    return newAppliance(
+      chosen,
+      freshName(title, names),
+      appliances.at(-1)?.drawing.room ?? 'Kitchen',
+      newUuid,
+    );
   };
   return (
     <div className="mx-auto max-w-5xl">
@@ -41,31 +58,58 @@ export function MoveIn({ appliances }: { appliances: ApplianceDrawing[] }) {
             In your kitchen
           </h2>
           <ul className="mt-2 flex flex-wrap gap-4">
-            {appliances.map((drawing) => (
-              <li key={drawing.id} className="flex items-center gap-3">
-                <SmallDrawing drawing={drawing} small />
-                <span>
-                  <b className="block font-heading font-semibold">{drawing.name}</b>
-                  <span className="text-slate">
-                    <Said>{Math.round(litresOf(drawing))} l</Said>, {drawing.zones.length} zones
+            {appliances.map((there) => {
+              const { drawing, packages } = there;
+              return (
+                <li key={drawing.id} className="flex items-center gap-3">
+                  <SmallDrawing drawing={drawing} small />
+                  <span>
+                    <b className="block font-heading font-semibold">{drawing.name}</b>
+                    <span className="text-slate">
+                      <Said>{Math.round(litresOf(drawing))} l</Said>, {drawing.zones.length} zones
+                    </span>
+                    <span className="flex flex-wrap gap-x-4">
+                      <Link
+                        href={`/kitchen/draw/${drawing.id}`}
+                        className="flex min-h-11 items-center text-deep underline underline-offset-4"
+                      >
+                        Measure its shelves
+                      </Link>
+                      <button type="button" className={WORDS} onClick={() => setChanged(there)}>
+                        Change its size
+                      </button>
+                      {packages === 0 && (
+                        <button
+                          type="button"
+                          className={WORDS}
+                          disabled={busy}
+                          onClick={() =>
+                            void act({ type: 'appliance.remove', appliance: drawing.id, rehome: [] })
+                          }
+                        >
+                          Take it out
+                        </button>
+                      )}
+                    </span>
                   </span>
-                  <Link
-                    href={`/kitchen/draw/${drawing.id}`}
-                    className="flex min-h-11 items-center text-deep underline underline-offset-4"
-                  >
-                    Measure its shelves
-                  </Link>
-                </span>
-              </li>
-            ))}
+                </li>
+              );
+            })}
           </ul>
           <Link href="/first-fill" className="button mt-3" data-main="true">
             That is all of them: what is in there?
           </Link>
         </section>
       )}
-      {shape ? (
-        <ShapeSize key={shape} begin={begin(shape)} onDone={() => setShape(null)} />
+      {changed ? (
+        <ShapeSize
+          key={changed.drawing.id}
+          begin={changed.drawing}
+          version={changed.version}
+          onDone={() => setChanged(null)}
+        />
+      ) : shape ? (
+        <ShapeSize key={shape} begin={begin(shape)} version={null} onDone={() => setShape(null)} />
       ) : (
         <section aria-labelledby="shapes">
           <h2 id="shapes" className="mb-2 text-lg">
@@ -95,6 +139,9 @@ export function MoveIn({ appliances }: { appliances: ApplianceDrawing[] }) {
               </li>
             ))}
           </ul>
+          <Link href="/kitchen/draw" className={`mt-3 ${WORDS}`}>
+            Draw it yourself, shelf by shelf
+          </Link>
         </section>
       )}
     </div>

@@ -27,7 +27,16 @@ function outsideOf(text: string, each: number): [number, number, number] | null 
 }
 
 /** How large the chosen shape is: its litres, or three measures outside; a chest also says how many baskets hang in it. */
-export function ShapeSize({ begin, onDone }: { begin: ApplianceDrawing; onDone: () => void }) {
+export function ShapeSize({
+  begin,
+  version,
+  onDone,
+}: {
+  begin: ApplianceDrawing;
+  /** Of the appliance that is changed; `null`: a new one. */
+  version: number | null;
+  onDone: () => void;
+}) {
   const { act, busy } = useDoor();
   const wording = useWording();
   const [plate, tape] = [typedIn('room', wording), TAPE[wording.units]];
@@ -35,7 +44,9 @@ export function ShapeSize({ begin, onDone }: { begin: ApplianceDrawing; onDone: 
   const [name, setName] = useState(begin.name);
   const [room, setRoom] = useState(begin.room);
   const [size, setSize] = useState(plate.show(litresOf(begin)));
-  const [baskets, setBaskets] = useState(1);
+  const [baskets, setBaskets] = useState(
+    version === null ? 1 : begin.zones.filter(({ kind }) => kind === 'basket').length,
+  );
   const [ids] = useState(() => Array.from({ length: MOST_BASKETS }, () => newUuid()));
   const isChest = begin.shape === 'chest';
   const outside = outsideOf(size, tape.mm);
@@ -44,14 +55,18 @@ export function ShapeSize({ begin, onDone }: { begin: ApplianceDrawing; onDone: 
   try {
     sized = sizeAppliance(drawing, outside ? { outsideMm: outside } : { litres: plate.read(size) });
     let next = 0;
-    if (isChest) sized = withBaskets(sized, baskets, () => ids[next++] ?? newUuid());
+    if (
+      isChest &&
+      (version === null || baskets !== begin.zones.filter(({ kind }) => kind === 'basket').length)
+    )
+      sized = withBaskets(sized, baskets, () => ids[next++] ?? newUuid());
   } catch (error) {
     fault ||= error instanceof Refusal ? error.says : `${tape.plate}, or three measures: ${tape.such}.`;
   }
   const add = async (): Promise<void> => {
     if (fault !== '') return;
     const appliance = { ...sized, name: name.trim(), room: room.trim() || 'Kitchen' };
-    if ((await act({ type: 'appliance.draw', appliance, version: null })) !== null) onDone();
+    if ((await act({ type: 'appliance.draw', appliance, version })) !== null) onDone();
   };
   return (
     <form
@@ -121,10 +136,11 @@ export function ShapeSize({ begin, onDone }: { begin: ApplianceDrawing; onDone: 
         </div>
         <div className="flex flex-wrap gap-2">
           <button type="submit" className="button" data-main="true" disabled={busy || fault !== ''}>
-            Put it in the kitchen <kbd className="font-text text-[0.9375rem] font-normal">Enter</kbd>
+            {version === null ? 'Put it in the kitchen' : 'Change it'}{' '}
+            <kbd className="font-text text-[0.9375rem] font-normal">Enter</kbd>
           </button>
           <button type="button" className="button" onClick={onDone}>
-            Another shape
+            {version === null ? 'Another shape' : 'Leave it as it is'}
           </button>
         </div>
       </div>

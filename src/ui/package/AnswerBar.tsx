@@ -2,7 +2,6 @@
 
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
-import { addDays } from '@/core/calendar/calendarDate';
 import { sayDueDate, sayFullDate } from '@/core/calendar/sayDate';
 import { DISCARD_REASONS, type DiscardReason } from '@/core/model/package';
 import { ANSWER_KEYS, ANSWER_WORDS, type AnswerChoice } from '@/core/firstout/answerChoices';
@@ -11,12 +10,12 @@ import { useDoor } from '../door/useDoor';
 import type { NewCommand } from '../door/doorClient';
 import { DISCARD_WORDS } from './discardWords';
 import { keepAnswer, lastAnswer } from './lastAnswer';
+import { planDays } from './planDays';
 import { ZoneChoice } from './ZoneChoice';
 
 const CookForm = dynamic(() => import('./CookForm').then((module) => module.CookForm));
 
 const CHOICES = Object.keys(ANSWER_WORDS) as AnswerChoice[];
-const MOST_PLAN_DAYS = 7;
 
 /** What is to be answered for: one package, or some that stand alike. */
 export interface Answered {
@@ -39,6 +38,7 @@ export function AnswerBar({
   asked,
   keys = false,
   onAsk,
+  onSend,
   onDone,
 }: {
   answered: Answered;
@@ -46,6 +46,8 @@ export function AnswerBar({
   keys?: boolean;
   asked: AnswerChoice | null;
   onAsk: (choice: AnswerChoice | null) => void;
+  /** The answer is on its way. */
+  onSend?: ((done: Promise<unknown>) => void) | undefined;
   onDone: () => void;
 }) {
   const { act, busy } = useDoor();
@@ -58,7 +60,11 @@ export function AnswerBar({
     const commands = meant.map(({ id, version }): NewCommand => ({ type, package: id, version, ...more }));
     const told = choiceOf(type, more);
     if (told) for (const food of foods) keepAnswer(food, told);
-    void act(...commands).then((answers) => answers && onDone());
+    const done = act(...commands).then((answers) => {
+      if (answers) onDone();
+      return answers;
+    });
+    if (meant.length === packages.length) onSend?.(done);
   };
   const choose = (choice: AnswerChoice): void => {
     if (stage.forbidden[choice] !== undefined) onAsk(choice);
@@ -149,6 +155,7 @@ export function AnswerBar({
           title="Freeze it where?"
           code={packages[0]?.code ?? ''}
           state="frozen"
+          keys={keys}
           onChoose={(zone, anyway) => run('package.freeze', { zone, anyway })}
         />
       )}
@@ -198,9 +205,7 @@ function choiceOf(type: string, { answer }: Record<string, unknown>): AnswerChoi
 
 /** The days a plan may name, as buttons. */
 function PlanDays({ today, until, onPlan }: { today: string; until: string; onPlan: (on: string) => void }) {
-  const days = Array.from({ length: MOST_PLAN_DAYS }, (_, at) => addDays(today, at)).filter(
-    (day) => day <= until,
-  );
+  const days = planDays(today, until);
   return (
     <fieldset className="rounded-part border border-line p-2">
       <legend className="px-1">For which day?</legend>

@@ -13,11 +13,14 @@ export function ZoneChoice({
   title,
   code,
   state,
+  keys = false,
   onChoose,
 }: {
   title: string;
   code: string;
   state: 'chilled' | 'frozen';
+  /** What it stands in listens to the figures. */
+  keys?: boolean;
   onChoose: (zone: string, told: boolean) => void;
 }) {
   const { body, fault } = useRead<{ places: PlaceChoice[] }>(
@@ -31,18 +34,24 @@ export function ZoneChoice({
       {places === null && fault === '' && <p className="text-slate">Looking where there is room …</p>}
       {places?.length === 0 && <p>There is no zone for that in this kitchen.</p>}
       <ul className="grid gap-2 sm:grid-cols-2">
-        {places?.map(({ id, name, appliance, best, why, against }) => (
+        {places?.map(({ id, name, appliance, best, why, against }, at) => (
           <li key={id}>
             <button
               type="button"
               className="button block h-full w-full text-left"
               data-main={best}
               data-muted={against !== ''}
+              data-digit={keys && at < 9 ? at + 1 : undefined}
               onClick={() => onChoose(id, against !== '')}
             >
               <span className="block">
                 {name}
                 <span className="font-normal"> {appliance}</span>
+                {keys && at < 9 && (
+                  <kbd aria-hidden className="key">
+                    {at + 1}
+                  </kbd>
+                )}
               </span>
               {(best || against !== '') && (
                 <span className="block text-[0.9375rem] font-normal">{best ? `best: ${why}` : against}</span>

@@ -4,6 +4,7 @@ import type { NamedFood } from '@/core/foods/findFood';
 import type { Verb, VerbReading } from '@/core/quickline/readVerb';
 import { DateButton } from '../package/DateButton';
 import { Tape } from '../tape/Tape';
+import { Said } from '../units/Said';
 import type { VerbPlan } from './verbCommands';
 
 const DO: Record<Verb, string> = {
@@ -66,7 +67,8 @@ export function VerbPanel({
       {plan?.asksOn && <p>Where to is asked on the package: Enter opens it.</p>}
       {fault === '' && (reading.verb === 'undo' || plan) && (
         <button type="button" className="button" data-main="true" disabled={busy} onClick={onDo}>
-          {DO[reading.verb]} <kbd className="font-text text-[0.9375rem] font-normal">Enter</kbd>
+          {DO[reading.verb]} {plan?.part !== undefined && <Said>{plan.part}</Said>}{' '}
+          <kbd className="font-text text-[0.9375rem] font-normal">Enter</kbd>
         </button>
       )}
     </div>

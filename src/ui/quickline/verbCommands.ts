@@ -1,6 +1,6 @@
 import { mayOffer } from '@/core/keeping/mayEat';
 import { v4 as newUuid } from 'uuid';
-import type { AmountUnit } from '@/core/units/sayAmount';
+import { type AmountUnit, sayAmount } from '@/core/units/sayAmount';
 import type { NamedFood } from '@/core/foods/findFood';
 import type { Verb, VerbReading } from '@/core/quickline/readVerb';
 import type { PackageView } from '@/services/stock/packageView';
@@ -27,6 +27,8 @@ export interface VerbPlan {
   commands: NewCommand[];
   /** Why it cannot be done; empty: it can. */
   fault: string;
+  /** How much of the package it is, where that is not all; empty: all, or as the line says. */
+  part: string;
   /** Where it goes is asked on the package itself. */
   asksOn: string | null;
 }
@@ -80,6 +82,7 @@ function shareOf(
   return {
     ...plan,
     packages: [one],
+    part: whole ? '' : sayAmount(part, one.unit),
     commands: [{ ...command, package: one.id, version: one.version, ...(whole ? {} : { amount: part }) }],
   };
 }
@@ -91,7 +94,7 @@ export function verbPlan(
   today: string,
 ): VerbPlan {
   const { verb, count } = reading;
-  const plan: VerbPlan = { packages: [], commands: [], fault: reading.fault, asksOn: null };
+  const plan: VerbPlan = { packages: [], commands: [], fault: reading.fault, part: '', asksOn: null };
   if (plan.fault !== '' || verb === 'undo') return plan;
   const fit = packages.filter(FITS[verb]);
   if (fit.length === 0) return { ...plan, fault: NONE[verb] };

@@ -21,7 +21,7 @@ const OTHERS = [
   ['→ ←', 'in Stock: open a group, close it'],
   ['−', 'in Stock: take the one that goes first'],
   ['a', 'on a row of first out: as last time'],
-  ['1 to 9', 'the reason, or the day, that is asked'],
+  ['1 to 9', 'the reason, the day or the zone that is asked'],
   ['Enter', 'in the quick line: store it, or take the first answer to what it asks'],
   ['Alt 2', 'in the quick line: take the second'],
   ['Esc', 'close what lies on top'],

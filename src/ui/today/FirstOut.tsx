@@ -8,6 +8,7 @@ import { fetchJson } from '../door/fetchJson';
 import { useMounted } from '../shell/useMounted';
 import { FirstOutRowItem } from './FirstOutRowItem';
 import { useFocusNext } from './useFocusNext';
+import { useRowsAnswered } from './useRowsAnswered';
 import { IfMay } from '../door/IfMay';
 
 // Below what is in sight at first: it comes once the page lives.
@@ -52,14 +53,12 @@ export function FirstOut({
   // Pages fetched after a first page are of no use once that page is renewed.
   const [later, setLater] = useState<Page & { after: SeenToday }>();
   const more = later?.after === view ? later : { rows: [], next: view.next };
-  const rows = [...view.first_out, ...more.rows];
+  const all = [...view.first_out, ...more.rows];
   const mounted = useMounted();
-  const shown = rows.reduce((sum, { packages }) => sum + packages.length, 0);
   // The answers are fetched once the page lives, before anybody asks for them.
   useEffect(() => void import('../package/AnswerBar'), []);
   const [unfolded, setUnfolded] = useState(false);
   const [ticked, setTicked] = useState<ReadonlySet<string>>(new Set());
-  const tickedRows = rows.filter(({ view: { id } }) => ticked.has(id));
   const tick = (id: string): void => {
     setTicked((before) => {
       const next = new Set(before);
@@ -67,7 +66,11 @@ export function FirstOut({
       return next;
     });
   };
-  const list = useFocusNext(rows.map(({ view: { id } }) => id).join(' '));
+  const list = useFocusNext(all.map(({ view: { id } }) => id).join(' '));
+  const { isSent, answered } = useRowsAnswered(list);
+  const rows = all.filter((row) => !isSent(row));
+  const shown = all.reduce((sum, { packages }) => sum + packages.length, 0);
+  const tickedRows = rows.filter(({ view: { id } }) => ticked.has(id));
   const item = (row: SeenRow, tickable = false) => (
     <FirstOutRowItem
       key={row.view.id}
@@ -77,6 +80,7 @@ export function FirstOut({
       onTick={tickable ? () => tick(row.view.id) : undefined}
       today={view.today}
       onChoose={(open) => onChoose(open ? row.view.id : null)}
+      onSend={tickable ? (done) => answered(row, done) : undefined}
     />
   );
   const fetchMore = async (after: string): Promise<void> => {
@@ -96,7 +100,13 @@ export function FirstOut({
         <h2 id="first-out" className="text-lg">
           First out
         </h2>
-        <p className="text-slate">what is past, today or tomorrow asks for an answer; oldest first</p>
+        <p className="text-slate">
+          what is past, today or tomorrow asks for an answer; oldest first
+          <span className="max-md:hidden">
+            {' '}
+            · all keys <kbd className="key">?</kbd>
+          </span>
+        </p>
       </header>
       {tickedRows.length > 0 && (
         <IfMay type="package.answer">

@@ -6,6 +6,8 @@ import type { SeenRow } from '@/services/today/seenToday';
 import type { AnswerChoice } from '@/core/firstout/answerChoices';
 import { useDoor } from '../door/useDoor';
 import { answerOfKey } from '../package/answerOfKey';
+import { lastAnswer } from '../package/lastAnswer';
+import { answerByKey } from './answerByKey';
 import { DateButton } from '../package/DateButton';
 import { MainAction } from '../package/MainAction';
 import { sayPackage } from '../package/sayPackage';
@@ -35,6 +37,7 @@ export function FirstOutRowItem({
   ticked = false,
   onTick,
   onChoose,
+  onSend,
 }: {
   row: SeenRow;
   chosen: boolean;
@@ -43,9 +46,17 @@ export function FirstOutRowItem({
   onTick?: (() => void) | undefined;
   today: string;
   onChoose: (chosen: boolean) => void;
+  /** Its answer is on its way. */
+  onSend?: ((done: Promise<unknown>) => void) | undefined;
 }) {
-  const { showPackage } = useDoor();
+  const door = useDoor();
   const [asked, setAsked] = useState<AnswerChoice | null>(null);
+  /** The same at once: the next key may come before it is drawn. */
+  const askedNow = useRef<AnswerChoice | null>(null);
+  const ask = (choice: AnswerChoice | null): void => {
+    askedNow.current = choice;
+    setAsked(choice);
+  };
   const { view, packages } = row;
   const item = useRef<HTMLLIElement>(null);
   useEffect(() => {
@@ -70,30 +81,28 @@ export function FirstOutRowItem({
           onTick();
           return;
         }
-        if (/^[1-9]$/.test(event.key) && asked !== null) {
-          const digit = event.currentTarget.querySelector<HTMLElement>(`[data-digit="${event.key}"]`);
-          if (!digit) return;
-          event.preventDefault();
-          event.stopPropagation();
-          digit.click();
-          return;
-        }
-        const { currentTarget } = event;
         if (ticked) return;
-        if (event.key === 'a') {
-          void import('../package/lastAnswer').then(({ lastAnswer }) => {
-            const last = lastAnswer(view.food.name);
-            if (last) clickWhenThere(currentTarget, `[data-answer=${last}]`);
-          });
-          onChoose(true);
-          return;
-        }
-        const choice = answerOfKey(event.key);
+        const nth = /^[1-9]$/.test(event.key) && askedNow.current !== null ? Number(event.key) : null;
+        const choice =
+          nth !== null
+            ? askedNow.current
+            : event.key === 'a'
+              ? lastAnswer(view.food.name)
+              : answerOfKey(event.key);
         if (!choice) return;
         event.preventDefault();
         event.stopPropagation();
-        onChoose(true);
-        clickWhenThere(currentTarget, `[data-answer=${choice}]`);
+        // A zone that something speaks against, and one package of several, are chosen with that in sight.
+        const inSight = (nth !== null && choice === 'freeze') || (chosen && packages.length > 1);
+        const button = nth === null ? `[data-answer=${choice}]` : `[data-digit="${nth}"]`;
+        const drawn = inSight ? event.currentTarget.querySelector<HTMLElement>(button) : null;
+        const done = drawn ? null : answerByKey(row, today, choice, nth, door);
+        if (drawn) drawn.click();
+        else if (done) onSend?.(done);
+        else if (nth === null) {
+          onChoose(true);
+          ask(askedNow.current === choice ? null : choice);
+        }
       }}
     >
       <div className="grid grid-cols-[5.2rem_minmax(0,1fr)_auto] items-center gap-x-2 py-1.5 sm:grid-cols-[6.2rem_minmax(0,1fr)_auto]">
@@ -145,15 +154,16 @@ export function FirstOutRowItem({
               answered={{ name: view.food.name, stage: row.heads_up, packages, today }}
               asked={asked}
               keys
-              onAsk={setAsked}
-              onDone={() => setAsked(null)}
+              onAsk={ask}
+              onSend={onSend}
+              onDone={() => ask(null)}
             />
           </IfMay>
           <p className="flex flex-wrap items-center gap-x-3 pb-2 text-[0.9375rem] text-slate">
             <button
               type="button"
               className="min-h-11 cursor-pointer text-deep underline"
-              onClick={() => showPackage(view.code)}
+              onClick={() => door.showPackage(view.code)}
             >
               All about {view.code}
             </button>
@@ -171,17 +181,6 @@ export function FirstOutRowItem({
       )}
     </li>
   );
-}
-
-const LOOKS = 120;
-
-/** Clicks what is about to be drawn, a frame later or as soon as it has been fetched. */
-function clickWhenThere(inside: HTMLElement, selector: string, looks = LOOKS): void {
-  requestAnimationFrame(() => {
-    const found = inside.querySelector<HTMLElement>(selector);
-    if (found) found.click();
-    else if (looks > 0) clickWhenThere(inside, selector, looks - 1);
-  });
 }
 
 /** True where keys are letters. */

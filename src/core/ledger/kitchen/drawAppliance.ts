@@ -10,9 +10,11 @@ import { StaleSetting } from '../../model/stale';
 import type { World } from '../../model/world';
 import type { CommandKind } from '../../model/command';
 
-function sayDrawn(before: ApplianceDrawing | null, { name, zones }: ApplianceDrawing): string {
+function sayDrawn(before: ApplianceDrawing | null, { name, room, zones }: ApplianceDrawing): string {
   const count = `${zones.length} ${zones.length === 1 ? 'zone' : 'zones'}`;
-  return before ? `${name} is drawn anew, with ${count}.` : `${name} is in the kitchen, with ${count}.`;
+  return before
+    ? `${name} is drawn anew, with ${count}.`
+    : `${name} is in the ${room.toLowerCase()}, with ${count}.`;
 }
 
 /** An appliance as drawn, over the version the cook saw; `null`: a new one. */

@@ -21,7 +21,7 @@ function removeAppliance(command: { appliance: string; rehome: Rehoming[] }, wor
         type: 'appliance.removed',
         before: { kind: 'appliance', subject: drawing.id, value: drawing },
         after: setting,
-        says: `${drawing.name} is out of the kitchen.`,
+        says: `${drawing.name} is out of the ${drawing.room.toLowerCase()}.`,
       },
       ...forgotten(gone, world),
     ],

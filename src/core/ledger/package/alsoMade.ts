@@ -34,6 +34,23 @@ function thawedFor(found: Package, joining: Joining): Joining {
   return { ...joining, useBy: addDays(since, days) };
 }
 
+/** What a part brings to what was made of it: as it is now, and as it was when it went in. */
+function joiningsOf(
+  { before, after }: { before: Package; after: Package },
+  found: Package,
+  late: readonly HistoryEvent[],
+  world: JudgingWorld,
+): Joining[] {
+  const then = found.history.flatMap((joined): Package[] => {
+    if (joined.did !== 'joined' || !late.every((event) => isBefore(event, joined))) return [];
+    const history = before.history.filter((event) => isBefore(event, joined));
+    if (history.length === 0 || history.length === before.history.length) return [];
+    const openedOn = history.some(({ did }) => did === 'opened') ? before.openedOn : null;
+    return [withEvents({ ...before, history, openedOn }, late, world)];
+  });
+  return [...then, after].map((part) => thawedFor(found, joiningOf(part, world)));
+}
+
 /**
  * What is told late of a package happened to all that was made of it since (L1, L2): split off, it has the same life; put together
  * with others, it is dated by the strictest of them.
@@ -54,7 +71,7 @@ export function alsoMade(events: LedgerEvent[], world: World): LedgerEvent[] {
     const judged =
       found.lotId === before.lotId
         ? alsoTold(found, late, world)
-        : withEvents(found, [thawedFor(found, joiningOf(after, world))], world);
+        : withEvents(found, joiningsOf({ before, after }, found, late, world), world);
     if (!isStricter(judged, found)) return [];
     const says = `${found.called} ${found.code} is made of ${before.code}: dated ${sayPlainDate(judged.governingDate)} like it.`;
     return [

@@ -3,7 +3,7 @@ import { Refusal } from '../../model/refusal';
 import { coldOf, counterOf } from './judgePackage';
 import { withEvents } from './withEvents';
 import type { LedgerEvent } from '../../model/package';
-import { refuseLate, refuseOpenCut } from './whyUnfit';
+import { refuseLate, refuseOpenCut, whyUnfit } from './whyUnfit';
 import { presentPackage } from './presentPackage';
 import type { World } from '../../model/world';
 import { admitTo, warnedNote } from './zoneFault';
@@ -30,6 +30,9 @@ export function freezePackage(command: OnPackage & Placing & { zone: string }, w
       note: warnedNote(before.note, warning),
     },
   );
+  // What no rule of freezing refused, and is not for eating all the same.
+  const unfit = whyUnfit(before, world);
+  if (unfit) throw new Refusal(unfit.rule, unfit.says);
   return [
     {
       type: 'package.frozen',
