@@ -36,6 +36,7 @@ interface Row {
   version: number;
   wrap: Wrap | null;
   price: string | null;
+  labelled: string | null;
   note: string | null;
   photo: string | null;
   whose: string | null;
@@ -66,6 +67,7 @@ const toRow = (row: Row): StoredRow => ({
   counterSince: row.counter_since,
   ...(row.spoils === null ? {} : { spoils: true }),
   priceMinor: row.price === null ? null : Number(row.price),
+  hasLabel: row.labelled !== null,
   note: row.note ?? '',
   photo: row.photo,
   whose: row.whose ?? '',
@@ -119,6 +121,7 @@ export async function readRows(
             governing_date, quality, condemned, first_out, version,
             JSON_VALUE(image, '$.wrap') AS wrap,
             JSON_VALUE(image, '$.priceMinor') AS price,
+            JSON_VALUE(image, '$.labelled') AS labelled,
             JSON_VALUE(image, '$.counterMinutes') AS counter_minutes,
             JSON_VALUE(image, '$.counterSince') AS counter_since,
             JSON_VALUE(image, '$.spoils') AS spoils,

@@ -1,6 +1,7 @@
 import type { CalendarDate } from '../calendar/calendarDate';
 import type { Food } from '../model/food';
 import type { PackageState } from '../model/history';
+import type { AmountUnit } from '../units/sayAmount';
 
 /** What a household calls its places. */
 export interface AskedZone {
@@ -36,6 +37,10 @@ export type Narrowing =
   | { by: 'started'; from: CalendarDate | null; to: CalendarDate | null }
   /** Its date lies on or before `to`. */
   | { by: 'due'; to: CalendarDate }
+  /** Heavier, or lighter, than that. */
+  | { by: 'amount'; unit: AmountUnit; more: boolean; than: number }
+  /** Nobody told what it cost, or no label was printed for it. */
+  | { by: 'lacks'; what: 'price' | 'label' }
   | { by: 'code'; code: string };
 
 /** A stretch of the asking, offsets in the text, with what was understood. */
@@ -45,6 +50,8 @@ export interface AskedPart {
   says: string;
   /** It was guessed: a slip of the pen. */
   guessed: boolean;
+  /** All but that. */
+  not: boolean;
   narrows: Narrowing;
 }
 

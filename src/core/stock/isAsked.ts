@@ -41,6 +41,12 @@ function fits(row: StockRow, narrows: Exclude<Narrowing, { by: 'food' }>): boole
       );
     case 'due':
       return row.governingDate <= narrows.to;
+    case 'amount':
+      return (
+        row.unit === narrows.unit && (narrows.more ? row.amount > narrows.than : row.amount < narrows.than)
+      );
+    case 'lacks':
+      return narrows.what === 'price' ? row.priceMinor === null : row.hasLabel === false;
     case 'code':
       return row.code === narrows.code;
   }
@@ -64,10 +70,10 @@ function namesOneOfKind(food: readonly Narrowing[], kind: readonly Narrowing[]):
   return food.some((one) => 'foods' in one && [...one.foods].some((id) => kinds.some((ids) => ids.has(id))));
 }
 
-/** True for what is asked for: parts of one sort widen (beef or pork), parts of several narrow (frozen, raw meat, older than …). */
+/** True for what is asked for: parts of one sort widen (beef or pork), parts of several narrow (frozen, raw meat, older than …), what is excepted is not. */
 export function isAsked({ parts }: Asking): (row: StockRow) => boolean {
   const sorts = new Map<string, Narrowing[]>();
-  for (const { narrows } of parts) {
+  for (const { narrows } of parts.filter(({ not }) => !not)) {
     // Two ages narrow each other: "from May, older than 3 months".
     const sort = narrows.by === 'started' ? `started ${sorts.size}` : narrows.by;
     sorts.set(sort, [...(sorts.get(sort) ?? []), narrows]);
@@ -78,5 +84,6 @@ export function isAsked({ parts }: Asking): (row: StockRow) => boolean {
     sorts.set('food', [...food, ...kind]);
   }
   const all = [...sorts.values()].map((any) => any.map(fitting));
-  return (row) => all.every((any) => any.some((one) => one(row)));
+  const but = parts.filter(({ not }) => not).map(({ narrows }) => fitting(narrows));
+  return (row) => all.every((any) => any.some((one) => one(row))) && !but.some((one) => one(row));
 }

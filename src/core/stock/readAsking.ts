@@ -7,7 +7,9 @@ import { isExact, readFoods } from './readers/food';
 import { readKind } from './readers/kind';
 import { readPerson } from './readers/person';
 import { readPlace } from './readers/place';
-import { readAge, readDue, readMonth } from './readers/when';
+import { readAmountAsked } from './readers/amount';
+import { readLack } from './readers/lack';
+import { readAge, readCame, readDue, readMonth } from './readers/when';
 
 /** Words that ask and say nothing of what is wanted; in plain form. */
 const SAYS_NOTHING = new Set(
@@ -15,6 +17,7 @@ const SAYS_NOTHING = new Set(
     ' ',
   ),
 );
+const EXCEPT = new Set(['not', 'except', 'without', 'no', 'but', 'excluding']);
 const OLDEST = new Set(['oldest', 'eldest', 'longest']);
 const FIRST = new Set(['first', 'next']);
 
@@ -53,14 +56,22 @@ export function readAsking<F extends KindedFood>(text: string, vocabulary: Askin
           to: text.length,
           says: `code ${readPackageCode(code)}`,
           guessed: false,
+          not: false,
           narrows: { by: 'code', code: readPackageCode(code) },
         },
       ],
     };
+  let not: Word | null = null;
   for (let at = 0; at < words.length;) {
     const rest = words.slice(at);
     const [word] = rest;
     if (!word) break;
+    // "no meat", "no label" are said as one.
+    if (EXCEPT.has(word.plain) && rest.length > 1 && !readKind(rest, vocabulary) && !readLack(rest)) {
+      not = word;
+      at += word.plain === 'but' && rest[1]?.plain === 'not' ? 2 : 1;
+      continue;
+    }
     const exactFood = [5, 4, 3, 2].find(
       (length) =>
         length <= rest.length &&
@@ -71,7 +82,10 @@ export function readAsking<F extends KindedFood>(text: string, vocabulary: Askin
     );
     const state = STATE_WORDS[word.plain];
     const found: Found | null =
+      readLack(rest) ??
+      readAmountAsked(rest, text) ??
       readAge(rest, today) ??
+      readCame(rest, today) ??
       readPlace(rest, zones) ??
       (exactFood ? readFoods(rest.slice(0, exactFood), vocabulary) : null) ??
       readDue(rest, today) ??
@@ -87,13 +101,15 @@ export function readAsking<F extends KindedFood>(text: string, vocabulary: Askin
     if (says) {
       const last = rest[says.length - 1] ?? word;
       const part: AskedPart = {
-        from: word.from,
+        from: not?.from ?? word.from,
         to: last.to,
-        says: says.says,
+        says: `${not ? 'not ' : ''}${says.says}`,
         guessed: says.guessed ?? false,
+        not: not !== null,
         narrows: says.narrows,
       };
       asking.parts.push(part);
+      not = null;
       at += says.length;
       continue;
     }

@@ -30,6 +30,8 @@ export interface StockRow {
   spoils?: boolean;
   /** Minor units; `null`: nobody told. */
   priceMinor: number | null;
+  /** A label was printed for it; not told: nobody asks. */
+  hasLabel?: boolean;
   note: string;
   /** A kept photo of it. */
   photo?: string | null;

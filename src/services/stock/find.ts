@@ -66,7 +66,7 @@ export async function readFind(query: { q?: string | undefined }): Promise<FindV
   const shown = groups.slice(0, MOST_GROUPS);
   const lit: Record<string, number> = {};
   for (const { zoneId } of mine) if (zoneId !== null) lit[zoneId] = (lit[zoneId] ?? 0) + 1;
-  const meant = asking.parts.flatMap(({ narrows }) => (narrows.by === 'food' ? [narrows] : []));
+  const meant = asking.parts.flatMap(({ narrows, not }) => (narrows.by === 'food' && !not ? [narrows] : []));
   const [found, appliances, left] = await Promise.all([
     readPackages(
       sql(),

@@ -2,6 +2,12 @@ import { foodKey, foodWords } from '../../foods/foodKey';
 import type { AskedZone } from '../asking';
 import type { Found, Word } from './askedWords';
 
+const COLD_WORDS: Readonly<Record<string, 'fridge' | 'freezer'>> = {
+  fridge: 'fridge',
+  refrigerator: 'fridge',
+  freezer: 'freezer',
+};
+
 /** A zone, an appliance, "fridge", "door", "counter". */
 export function readPlace(words: readonly Word[], zones: readonly AskedZone[]): Found | null {
   const named = (says: string, ids: readonly (string | null)[], length: number): Found => ({
@@ -12,6 +18,7 @@ export function readPlace(words: readonly Word[], zones: readonly AskedZone[]): 
   for (let length = Math.min(6, words.length); length > 0; length--) {
     const wanted = words.slice(0, length).map(({ plain }) => plain);
     const key = [...wanted].sort().join(' ');
+    const rest = wanted.slice(1).sort().join(' ');
     const own = zones.filter(
       ({ name, appliance }) => foodKey(name) === key || foodKey(`${name} ${appliance}`) === key,
     );
@@ -21,17 +28,21 @@ export function readPlace(words: readonly Word[], zones: readonly AskedZone[]): 
         own.map(({ id }) => id),
         length,
       );
+    const told = COLD_WORDS[wanted[0] ?? ''];
+    const inside = told ? zones.filter(({ name, cold }) => cold === told && foodKey(name) === rest) : [];
+    if (inside.length > 0)
+      return named(
+        inside.length === 1 && inside[0]
+          ? `in ${inside[0].name}, ${inside[0].appliance}`
+          : `in ${inside.length} places so called`,
+        inside.map(({ id }) => id),
+        length,
+      );
     const of = zones.filter(({ appliance }) => {
       const all = foodWords(appliance);
       return length === 1 ? all.includes(wanted[0] ?? '') : foodKey(appliance) === key;
     });
-    const cold =
-      wanted.length === 1 &&
-      (wanted[0] === 'fridge' || wanted[0] === 'refrigerator'
-        ? 'fridge'
-        : wanted[0] === 'freezer'
-          ? 'freezer'
-          : null);
+    const cold = wanted.length === 1 ? told : undefined;
     const door = wanted.length === 1 && wanted[0] === 'door';
     // "Fridge" means all that is cold so, not only the appliance that bears the word.
     const meant = cold

@@ -68,6 +68,42 @@ export function readMonth(words: readonly Word[], today: CalendarDate): Found | 
   };
 }
 
+const CAME = new Set(['bought', 'came', 'new', 'added', 'frozen', 'cooked', 'made']);
+const CAME_WHEN: readonly (readonly [words: string, daysBack: number, days: number])[] = [
+  ['today', 0, 0],
+  ['yesterday', 1, 1],
+  ['this week', 7, 7],
+  ['in the last week', 7, 7],
+  ['last week', 14, 7],
+  ['this month', 31, 31],
+];
+
+/** "bought today", "cooked this week", "before May": when it began to keep. */
+export function readCame(words: readonly Word[], today: CalendarDate): Found | null {
+  if (words[0]?.plain === 'before') {
+    const month = readMonth(words.slice(1), today);
+    if (month?.narrows.by !== 'started' || month.narrows.from === null) return null;
+    const to = addDays(month.narrows.from, -1);
+    return {
+      length: month.length + 1,
+      says: month.says.replace('from', 'before'),
+      narrows: { by: 'started', from: null, to },
+    };
+  }
+  if (!CAME.has(words[0]?.plain ?? '')) return null;
+  for (const [says, back, span] of CAME_WHEN) {
+    const wanted = foodWords(says);
+    if (!sameWords(words.slice(1), wanted)) continue;
+    const from = addDays(today, -back);
+    return {
+      length: 1 + wanted.length,
+      says: `since ${says}`.replace('since today', 'came today').replace('since yesterday', 'came yesterday'),
+      narrows: { by: 'started', from, to: addDays(from, span) },
+    };
+  }
+  return null;
+}
+
 const DUE: readonly (readonly [string, number])[] = [
   ['past', -1],
   ['expired', -1],
