@@ -36,7 +36,13 @@ function happenedLine({ history, cameOn }: Pick<Package, 'history' | 'cameOn'>):
     : told.did === 'thawing'
       ? 'thawing since'
       : told.did;
-  return `${word} ${sayPlainDate(told.on)}`;
+  const [first] = history;
+  // How old a dinner is stays on it, whatever happened since.
+  const cooked =
+    first?.did === 'cooked' && told !== first
+      ? `cooked ${sayPlainDate(first.on).replace(/ \d{4}$/, '')}, `
+      : '';
+  return `${cooked}${word} ${sayPlainDate(told.on)}`;
 }
 
 /** Days of safety it has once thawed, by its own clock: what was spent before freezing stays spent (K6). */

@@ -4,6 +4,7 @@ import { index } from '../../../tests/fixtures/reference';
 import { completeQuickLine } from './completeQuickLine';
 import { parseQuickLine } from './parseQuickLine';
 import type { QuickVocabulary } from './quickLine';
+import { severalThings } from './severalThings';
 
 const vocabulary: QuickVocabulary = {
   foods: index,
@@ -223,4 +224,18 @@ it('no order of words, and nothing that is offered for it, ends in anything but 
     }),
     { numRuns: 3000 },
   );
+});
+
+describe('several things in one line', () => {
+  const things = (text: string) =>
+    severalThings(text, vocabulary).map(({ line }) => `${line?.food} ${line?.amount}${line?.unit}`);
+  it('are read one by one, or not at all', () => {
+    expect(things('milk 2 l, a dozen eggs and butter 250 g')).toEqual([
+      'milk 2000ml',
+      'eggs-in-shell 12pc',
+      'butter 250g',
+    ]);
+    expect(things('milk 2 l, xyzzy 3 kg')).toEqual([]);
+    expect(things('trout 1.6 kg')).toEqual([]);
+  });
 });

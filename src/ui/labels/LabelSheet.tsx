@@ -26,9 +26,9 @@ export function LabelSheet({ codes, onClose }: { codes: string[]; onClose: () =>
       <div className="space-y-5">
         {codesLocal && (
           <p className="rounded-part bg-tape px-3 py-2 text-tape-ink">
-            The codes on these labels open on this machine only; a phone does not get there. The four signs in
-            words work everywhere. To let phones in, start with HOST and PUBLIC_URL (README, “On the home
-            network”).
+            The squares on these labels open on this computer only, not on a phone. The four letters and
+            figures beside them can be typed anywhere. How phones get in stands in the README, “On the home
+            network”.
           </p>
         )}
         <label className="block">

@@ -3,6 +3,7 @@
 import { type KeyboardEvent, useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
 import { completeQuickLine } from '@/core/quickline/completeQuickLine';
 import type { Food } from '@/core/model/food';
+import { severalThings } from '@/core/quickline/severalThings';
 import { parseQuickLine } from '@/core/quickline/parseQuickLine';
 import { readHalf, withHalf } from '@/core/quickline/readHalf';
 import type { FoodDetail } from '@/services/household/foodDetail';
@@ -11,6 +12,7 @@ import { fetchJson } from '../door/fetchJson';
 import { useRead } from '../door/useRead';
 import { storing } from './storing';
 import { choicesOf, takenByEnter } from './Faults';
+import { SeveralPanel, takeAll } from './SeveralPanel';
 import { VerbPanel } from './VerbPanel';
 import { readVerb, verbOf } from '@/core/quickline/readVerb';
 import { useDoor } from '../door/useDoor';
@@ -89,6 +91,13 @@ export function QuickBench({
         : null,
     [half, intake, verb, vocabulary],
   );
+  const several = useMemo(
+    () =>
+      reading && reading.line === null && vocabulary
+        ? severalThings<Food>(half.text, { ...vocabulary, placedLater: intake !== null })
+        : [],
+    [half, intake, reading, vocabulary],
+  );
   const preview = useMemo(
     () => (reading?.line && vocabulary ? previewLine(reading.line, vocabulary, reading.ownFood) : null),
     [reading, vocabulary],
@@ -127,6 +136,7 @@ export function QuickBench({
       return last ? [{ type: 'ledger.undo', command: last.id }] : [];
     }
     if (doing) return plan?.fault === '' ? plan.commands : [];
+    if (several.length > 0) return several.flatMap((one) => storing(one, anyway));
     if (!reading?.line || (preview?.refused && !(anyway && preview.overrule))) return [];
     return storing(reading, anyway);
   };
@@ -153,21 +163,23 @@ export function QuickBench({
       if (isLost && !looking) void again();
       return;
     }
-    const toBench = intake && !doing ? reading?.line : null;
-    const wanted = toBench ? [] : await commandsFor(pieces, anyway);
-    if (wanted.length === 0 && !toBench) {
+    const told = several.length > 0 ? several : reading ? [reading] : [];
+    const toBench =
+      intake && !doing ? told.flatMap(({ line, ownFood }) => (line ? [{ line, ownFood }] : [])) : [];
+    const wanted = toBench.length > 0 ? [] : await commandsFor(pieces, anyway);
+    if (wanted.length === 0 && toBench.length === 0) {
       if (!answered()) setOpen(true);
       return;
     }
     sending.current = true;
     setStoring(true);
     const done =
-      intake && toBench
-        ? await intake({ line: toBench, half: half.half, ownFood: reading?.ownFood ?? null })
+      intake && toBench.length > 0
+        ? await takeAll(intake, toBench, half.half)
         : (await act(...wanted)) !== null;
     // A food made by this line is known to the next one, however soon that is typed.
     const known = done ? renew() : null;
-    if (done && reading?.ownFood) await known;
+    if (done && told.some(({ ownFood }) => ownFood)) await known;
     sending.current = false;
     setStoring(false);
     if (!done) return;
@@ -257,6 +269,9 @@ export function QuickBench({
             busy={busy || isStoring}
             onPick={write}
             onDo={() => void store()}
+            onOne={({ id, version }) =>
+              void act({ type: 'package.open', package: id, version }).then((done) => done && setText(''))
+            }
           />
         )}
         {taking?.amount && taking.fault === '' && (
@@ -270,7 +285,10 @@ export function QuickBench({
             onTake={(pieces) => void store(pieces)}
           />
         )}
-        {reading && (
+        {several.length > 0 && (
+          <SeveralPanel things={several} busy={busy || isStoring} onStore={() => void store()} />
+        )}
+        {reading && several.length === 0 && (
           <QuickReadingPanel
             reading={reading}
             preview={preview}

@@ -2,6 +2,7 @@
 
 import type { NamedFood } from '@/core/foods/findFood';
 import type { Verb, VerbReading } from '@/core/quickline/readVerb';
+import type { PackageView } from '@/services/stock/packageView';
 import { DateButton } from '../package/DateButton';
 import { Tape } from '../tape/Tape';
 import { Said } from '../units/Said';
@@ -27,6 +28,7 @@ export function VerbPanel({
   busy,
   onPick,
   onDo,
+  onOne,
 }: {
   reading: VerbReading<NamedFood>;
   /** `null`: the packages are not here yet. */
@@ -36,6 +38,8 @@ export function VerbPanel({
   busy: boolean;
   onPick: (text: string) => void;
   onDo: () => void;
+  /** Another one than the first is meant. */
+  onOne: (view: PackageView) => void;
 }) {
   const fault = reading.fault || (plan ? plan.fault : notFound);
   return (
@@ -53,13 +57,18 @@ export function VerbPanel({
       {fault === '' && !plan && <p className="text-slate">Looking where it is …</p>}
       {plan && (
         <ul className="space-y-1.5">
-          {plan.packages.slice(0, MOST_SHOWN).map((view) => (
+          {plan.packages.slice(0, MOST_SHOWN).map((view, at) => (
             <li key={view.id} className="flex flex-wrap items-center gap-x-3">
               <Tape food={view.food.name} detail={view.amount_words} band={view.band} state={view.state} />
               <span className="text-slate">
                 {view.code} · {view.zone ? `${view.zone.name}, ${view.zone.appliance}` : 'counter'}
               </span>
               <DateButton view={view} />
+              {plan.which && at > 0 && (
+                <button type="button" className="button" disabled={busy} onClick={() => onOne(view)}>
+                  {DO[reading.verb]} this one
+                </button>
+              )}
             </li>
           ))}
         </ul>

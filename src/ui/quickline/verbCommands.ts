@@ -29,6 +29,8 @@ export interface VerbPlan {
   fault: string;
   /** How much of the package it is, where that is not all; empty: all, or as the line says. */
   part: string;
+  /** Several are there, and one is meant: the first unless another is picked. */
+  which: boolean;
   /** Where it goes is asked on the package itself. */
   asksOn: string | null;
 }
@@ -94,7 +96,14 @@ export function verbPlan(
   today: string,
 ): VerbPlan {
   const { verb, count } = reading;
-  const plan: VerbPlan = { packages: [], commands: [], fault: reading.fault, part: '', asksOn: null };
+  const plan: VerbPlan = {
+    packages: [],
+    commands: [],
+    fault: reading.fault,
+    part: '',
+    which: false,
+    asksOn: null,
+  };
   if (plan.fault !== '' || verb === 'undo') return plan;
   const fit = packages.filter(FITS[verb]);
   if (fit.length === 0) return { ...plan, fault: NONE[verb] };
@@ -109,6 +118,8 @@ export function verbPlan(
   }
   if (fit.length < count) return { ...plan, packages: fit, fault: `There are only ${fit.length} of it.` };
   const chosen = fit.slice(0, count);
+  const dates = new Set(fit.map(({ governing }) => governing.date));
+  const which = verb === 'open' && count === 1 && dates.size > 1;
   if (verb === 'take' && reading.on !== null && reading.on > today) {
     const [first] = chosen;
     const amount = chosen.reduce((sum, one) => sum + one.amount, 0);
@@ -119,7 +130,8 @@ export function verbPlan(
   if (!command) return { ...plan, packages: chosen, asksOn: chosen[0]?.code ?? null };
   return {
     ...plan,
-    packages: chosen,
+    which,
+    packages: which ? [...fit] : chosen,
     commands: chosen.map(({ id, version }) => ({ ...command, package: id, version })),
   };
 }
