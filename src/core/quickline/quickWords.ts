@@ -143,7 +143,7 @@ export const PIECE_WORDS: ReadonlySet<string> = new Set(
   `piece pieces pc pcs bunch bunches head heads loaf loaves fillet fillets filet filets rasher rashers slice slices punnet
   punnets sheet sheets stick sticks stalk stalks clove cloves bulb bulbs breast breasts thigh thighs leg legs wing wings
   drumstick drumsticks chop chops steak steaks cutlet cutlets joint joints rack racks patty patties ball balls link links
-  ear ears cob cobs spear spears sprig sprigs wedge wedges ring rings side sides portion portions serving servings half halves`.split(
+  ear ears cob cobs spear spears sprig sprigs wedge wedges ring rings side sides roll portion portions serving servings half halves`.split(
     /\s+/,
   ),
 );

@@ -41,6 +41,34 @@ function firstOfOne(zones: QuickZone[], words: number): ReadPlace | null {
     : { candidates: zones, words };
 }
 
+/** Where in the order from the top a word means. */
+const POSITIONS: Readonly<Record<string, (many: number) => number>> = {
+  top: () => 0,
+  upper: () => 0,
+  middle: (many) => Math.floor((many - 1) / 2),
+  bottom: (many) => many - 1,
+  lower: (many) => many - 1,
+  lowest: (many) => many - 1,
+};
+
+/** "top drawer", "chest middle", "freezer bottom": one of several in their order; told as a guess. */
+function byPosition(wanted: readonly string[], count: number, named: readonly NamedZone[]): ReadPlace | null {
+  const position = wanted.find((want) => Object.hasOwn(POSITIONS, want));
+  const rest = wanted.filter((want) => want !== position);
+  if (position === undefined || rest.length === 0) return null;
+  const meant = named.filter(({ zone, appliance }) =>
+    rest.every(
+      (want) => zone.kind === want || zone.cold === want || appliance.some((word) => word.startsWith(want)),
+    ),
+  );
+  const first = meant[0]?.zone.appliance;
+  if (meant.length === 0 || meant.some(({ zone }) => zone.appliance !== first)) return null;
+  const body = meant.filter(({ zone }) => zone.side !== 'door' && zone.kind !== 'door');
+  const among = body.length > 0 ? body : meant;
+  const zone = among[POSITIONS[position]?.(among.length) ?? 0]?.zone;
+  return zone ? { zone, words: count, guessed: true } : null;
+}
+
 function readWords(wanted: string[], count: number, named: NamedZone[]): ReadPlace | null {
   const key = sorted(wanted);
   const exact = named.filter(({ own, all }) => sorted(own) === key || sorted(all) === key);
@@ -66,7 +94,7 @@ function readWords(wanted: string[], count: number, named: NamedZone[]): ReadPla
         both.map(({ zone }) => zone),
         count,
       )
-    : null;
+    : byPosition(wanted, count, named);
 }
 
 /**

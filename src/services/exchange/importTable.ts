@@ -117,7 +117,7 @@ export async function readRows(
   chosen: Mapping | null,
   cancelled?: AbortSignal,
 ): Promise<TableReading> {
-  const mapping = chosen ?? mapColumns(table.columns);
+  const mapping = chosen ?? mapColumns(table.columns, table.rows);
   const known = await readVocabulary();
   const vocabulary = { ...known, foods: indexFoods(known.foods) };
   const household = await ourHousehold();

@@ -139,7 +139,10 @@ function spoken(told: Told): string {
   const printed = told.printed_date
     ? ` ${told.printed?.replace('-', ' ') ?? 'use by'} ${told.printed_date}`
     : '';
-  const place = [told.zone, told.appliance].filter((part) => part).join(' ');
+  const place = [told.zone, told.appliance]
+    .filter((part) => part)
+    .join(' ')
+    .replaceAll(',', ' ');
   return [
     told.name ?? told.food ?? '',
     amount,
@@ -183,6 +186,10 @@ export function rowLine(told: Told, vocabulary: QuickVocabulary): RowLine {
   }
   const priceMinor = priceOf(told.price);
   if (priceMinor === undefined) return fault(`“${told.price}” is no price.`);
+  const zone = vocabulary.zones.find(({ id }) => id === line.zone);
+  // "Put in" a freezer is the day it was frozen.
+  if (zone?.cold === 'freezer' && told.start && !told.frozen_on && line.frozenOn !== null)
+    line.frozenOn = line.start.on;
   const note = (told.note ?? '').replaceAll(/[<>]/g, '').slice(0, MOST_NOTE);
   return {
     fault: null,
