@@ -20,7 +20,7 @@ import { FillLabels } from './FillLabels';
 import { FillLine } from './FillLine';
 import { FillZones } from './FillZones';
 import { type AsideLine, changeShelf, noShelf, onShelf, presentShelf } from './fillShelf';
-import { type FilledLine, readFilled } from './storeFilled';
+import { type FilledLine, readFilled, wantsLabel } from './storeFilled';
 
 /** Lines that go through the door at once. */
 const AT_ONCE = 50;
@@ -83,8 +83,13 @@ export function FirstFill({ appliances }: { appliances: AppliancePlan[] }) {
       return false;
     }
     startRefresh(() => router.refresh());
-    const codes = answers.flatMap(({ packages }) => packages.map(({ code }) => code));
-    changeShelf((now) => ({ codes: [...now.codes, ...codes] }));
+    const stored = answers.filter(({ type }) => type === 'haul.store');
+    const codesOf = (answer: (typeof stored)[number]): string[] => answer.packages.map(({ code }) => code);
+    const wanting = stored.filter((_, nth) => wantsLabel(filled[nth], zone));
+    changeShelf((now) => ({
+      codes: [...now.codes, ...stored.flatMap(codesOf)],
+      wanting: [...now.wanting, ...wanting.flatMap(codesOf)],
+    }));
     setLast({ ids: answers.map(({ id }) => id).reverse(), says: answers.map(({ says }) => says).join(' ') });
     return true;
   };
@@ -218,7 +223,7 @@ export function FirstFill({ appliances }: { appliances: AppliancePlan[] }) {
               }));
             }}
           />
-          <FillLabels codes={shelf.codes} />
+          <FillLabels codes={shelf.codes} wanting={shelf.wanting} />
         </div>
       </div>
     </div>

@@ -15,11 +15,13 @@ interface Shelf {
   zone: string;
   draft: string;
   codes: string[];
+  /** Those of them that nobody else labelled: frozen, or packed at home. */
+  wanting: string[];
   /** How old things are whose line does not say, by zone. */
   ages: Readonly<Record<string, UnsaidAge>>;
 }
 
-const EMPTY: Shelf = { aside: [], zone: '', draft: '', codes: [], ages: {} };
+const EMPTY: Shelf = { aside: [], zone: '', draft: '', codes: [], wanting: [], ages: {} };
 const PLACE = 'first-fill';
 let listeners: (() => void)[] = [];
 let known: { text: string; shelf: Shelf } = { text: '', shelf: EMPTY };

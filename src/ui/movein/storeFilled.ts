@@ -15,6 +15,19 @@ export interface FilledLine {
   commands: NewCommand[];
 }
 
+/** What no maker labelled: frozen, cooked or packed at home. */
+export function wantsLabel(
+  filled: FilledLine | undefined,
+  { cold }: { cold: 'fridge' | 'freezer' },
+): boolean {
+  const line = filled?.reading.line;
+  return (
+    line !== null &&
+    line !== undefined &&
+    (cold === 'freezer' || line.start.did === 'cooked' || line.wrap !== null)
+  );
+}
+
 /** Reads what lies in a zone already. */
 export function readFilled(text: string, zone: string, vocabulary: KnownVocabulary): FilledLine {
   const reading = parseQuickLine<Food>(text, { ...vocabulary, zoneId: zone });
