@@ -24,6 +24,8 @@ const STATE_WORDS = new Set(
     ' ',
   ),
 );
+/** Said behind a food of how it was sold ("grapes bunch"): it leaves the food what it is. */
+const PACKED_IN = /^(?:punnet|bunch|bag|pack|packet|bottle|head|tray|tub|jar|carton|box)(?:e?s)?$/i;
 const LEFTOVER = /^left-?overs?$/i;
 
 /** What the words of a food name. `guessed`: a slip of the pen was read over. */
@@ -90,7 +92,7 @@ export function findFoodRun<F extends RankedFood>(
   return null;
 }
 
-export const isShopWord = (word: string): boolean => SHOP_WORDS.has(word.toLowerCase());
+export const isShopWord = (word: string): boolean => SHOP_WORDS.has(word.toLowerCase()) || word.endsWith('%');
 
 /** Without the words that leave a food what it is. */
 function plainWords(words: readonly string[]): string[] {
@@ -102,7 +104,13 @@ function plainWords(words: readonly string[]): string[] {
 function readings(words: readonly string[]): string[][] {
   const lead = words.findIndex((word) => !isShopWord(word));
   const fronts = Array.from({ length: Math.max(0, lead) + 1 }, (_, at) => words.slice(at));
-  return [...fronts, words.filter((word) => !FILLER_WORDS.has(word.toLowerCase())), plainWords(words)];
+  const bare = words.findLastIndex((word) => !PACKED_IN.test(word)) + 1;
+  return [
+    ...fronts,
+    words.filter((word) => !FILLER_WORDS.has(word.toLowerCase())),
+    plainWords(words),
+    ...(bare > 0 && bare < words.length ? [words.slice(0, bare), plainWords(words.slice(0, bare))] : []),
+  ];
 }
 
 const isRaw = ({ name }: NamedFood): boolean => /\b(raw|live|shucked|uncooked)\b/i.test(name);

@@ -70,7 +70,7 @@ export const readAmountWords: Reader = (draft, token, at) => {
   if (times > 0) return times;
   // "bottle of wine", "punnet of berries": one of them.
   const alone = countedIn(draft, at);
-  if (alone.word !== '' && draft.at(at + 1)?.lower === 'of') {
+  if (alone.word !== '' && !alone.word.endsWith('s') && draft.at(at + 1)?.lower === 'of') {
     count(draft, { n: 1, ...alone, first: token, to: token.to, at });
     return 2;
   }
