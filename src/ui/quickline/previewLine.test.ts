@@ -66,7 +66,7 @@ describe('what storing a line would make', () => {
   });
 
   it('what is past its date when it comes in says so', () => {
-    expect(preview('chicken thighs 600 g use by 20 nov').warning).toContain('not for eating');
-    expect(preview('bread 1 best before 20 nov').warning).toContain('look at it first');
+    expect(preview('chicken thighs 600 g use by 20 nov').warning).toContain('Not for eating');
+    expect(preview('bread 1 best before 20 nov').warning).toContain('Look at it first');
   });
 });

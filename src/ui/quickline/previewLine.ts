@@ -70,7 +70,7 @@ export function previewLine(
     const kind = after.governingKind === 'use-by' ? 'use by' : 'best by';
     return {
       ...nothing,
-      due: `${kind} ${sayFullDate(after.governingDate)}`,
+      due: `${verdict === 'discard' || verdict === 'look-first' ? 'past since' : kind} ${sayFullDate(after.governingDate)}`,
       trail: after.trail,
       notFor: forWhom(world.food(after.foodId), {
         marks: vocabulary.marks ?? {},
@@ -78,9 +78,9 @@ export function previewLine(
       }),
       warning:
         verdict === 'discard'
-          ? 'Past its use by already: not for eating, throw it out.'
+          ? 'Not for eating any more: throw it out.'
           : verdict === 'look-first'
-            ? 'Past its best already: look at it first.'
+            ? 'Look at it first.'
             : '',
     };
   } catch (error) {
