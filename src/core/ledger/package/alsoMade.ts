@@ -34,19 +34,30 @@ function thawedFor(found: Package, joining: Joining): Joining {
   return { ...joining, useBy: addDays(since, days) };
 }
 
-/** What a part brings to what was made of it: as it is now, and as it was when it went in. */
+/**
+ * What a part brings to what was made of it: as it is now, and as it was at any time between what is told and when it went in, since it may
+ * have been split off in between.
+ */
 function joiningsOf(
   { before, after }: { before: Package; after: Package },
   found: Package,
   late: readonly HistoryEvent[],
   world: JudgingWorld,
 ): Joining[] {
-  const then = found.history.flatMap((joined): Package[] => {
-    if (joined.did !== 'joined' || !late.every((event) => isBefore(event, joined))) return [];
-    const history = before.history.filter((event) => isBefore(event, joined));
-    if (history.length === 0 || history.length === before.history.length) return [];
+  const lengths = new Set<number>();
+  for (const joined of found.history) {
+    if (joined.did !== 'joined' || !late.every((event) => isBefore(event, joined))) continue;
+    before.history.forEach((event, at) => {
+      const next = before.history[at + 1];
+      const follows = next === undefined || late.some((one) => isBefore(one, next));
+      if (isBefore(event, joined) && follows) lengths.add(at + 1);
+    });
+  }
+  lengths.delete(before.history.length);
+  const then = [...lengths].map((length): Package => {
+    const history = before.history.slice(0, length);
     const openedOn = history.some(({ did }) => did === 'opened') ? before.openedOn : null;
-    return [withEvents({ ...before, history, openedOn }, late, world)];
+    return withEvents({ ...before, history, openedOn }, late, world);
   });
   return [...then, after].map((part) => thawedFor(found, joiningOf(part, world)));
 }
