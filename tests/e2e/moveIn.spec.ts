@@ -99,7 +99,7 @@ test('a fresh house: own kitchen, two appliances, forty things, labels, first ou
     const field = page.getByRole('textbox', { name: /^What lies in Layer 2/ });
     await field.evaluate((element) => {
       const data = new DataTransfer();
-      data.setData('text', 'oxtail\nvenison mince 500 g\nunicorn 3 kg\npeas in pod 400 g 700 g');
+      data.setData('text', 'phoenix\nvenison mince 500 g\nunicorn 3 kg\npeas in pod 400 g 700 g');
       element.dispatchEvent(
         new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }),
       );
