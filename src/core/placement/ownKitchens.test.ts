@@ -28,7 +28,13 @@ function zonesOf(shape: (typeof SHAPE_MODELS)[number], full: number): PlacingZon
 }
 
 const pack = (id: string, more: Partial<PlacingPackage> = {}): PlacingPackage => ({
-  ...{ id, food: food(id), state: 'chilled', litres: 0.6, rigidMm: null, daysLeft: 3, takesPerWeek: 1 },
+  id,
+  food: food(id),
+  state: 'chilled',
+  litres: 0.6,
+  rigidMm: null,
+  daysLeft: 3,
+  takesPerWeek: 1,
   ...more,
 });
 /** A shop of a usual week. */

@@ -68,15 +68,14 @@ export async function readReset(): Promise<ResetView> {
     const state = found.state === 'frozen' ? ('frozen' as const) : ('chilled' as const);
     const ranked = rankZones(
       {
-        ...{
-          id: found.id,
-          food,
-          closed: isClosed(found, food),
-          state,
-          litres: litresOf(found),
-          rigidMm: null,
-        },
-        ...{ daysLeft: daysBetween(today, found.governingDate), takesPerWeek: 0 },
+        id: found.id,
+        food,
+        closed: isClosed(found, food),
+        state,
+        litres: litresOf(found),
+        rigidMm: null,
+        daysLeft: daysBetween(today, found.governingDate),
+        takesPerWeek: 0,
       },
       contents.zones,
       contents.lying,
