@@ -108,6 +108,31 @@ describe('changing', () => {
     expect(store.on('package.discard', { amount: null, reason: 'spoiled' }, late).gone).not.toBeNull();
   });
 
+  it('freezes nothing that is not for eating, also where the stay has only just begun', () => {
+    const store = new Store();
+    const cheese = { food: 'hard-cheese', called: 'Cheese', packs: 1, form: null, zone: null };
+    store.store({ ...cheese, start: { did: 'bought', on: '2026-11-25' } });
+    const dish = {
+      ...LINE,
+      food: 'casserole',
+      called: 'Bake',
+      amount: 400,
+      packs: 1,
+      zone: 'shelf',
+      form: null,
+    };
+    const into = { ...dish, priceMinor: null, start: { did: 'cooked', on: '2026-11-25' } };
+    store.on('package.cook', { amount: null, into }, '2026-11-25T18:00:00.000Z');
+    const bake = [...store.packages.values()].find(({ called }) => called === 'Bake');
+    const run = (type: string, more: object): void =>
+      void store.run(
+        { id: type, type, package: bake?.id, version: store.packages.get(bake?.id ?? '')?.version, ...more },
+        '2026-11-25T19:00:00.000Z',
+      );
+    run('package.move', { zone: null });
+    expect(() => run('package.freeze', { zone: 'chest' })).toThrow(rule('K10'));
+  });
+
   it('refuses a version that is stale', () => {
     const store = new Store();
     store.store();
