@@ -40,7 +40,7 @@ test('dates as people mistype them are told plainly, and nothing is stored', asy
     [`leeks 600 g bought ${plain(4)}`, 'is still to come: not yet'],
     ['leeks 600 g use by 31 nov', 'That date does not exist'],
     [`chicken thighs 600 g use by ${plain(-6)}`, '6 days ago'],
-    [`chicken thighs 600 g use by ${plain(-6)}`, 'not for eating'],
+    [`chicken thighs 600 g use by ${plain(-6)}`, 'Not for eating any more'],
     ['ice cream 1 l > top shelf', 'lives in a freezer. Which one?'],
     ['trout 400 g bought frozen > layer 1', 'Bought frozen: best within'],
   ] as const) {
