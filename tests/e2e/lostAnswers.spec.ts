@@ -32,7 +32,7 @@ test('an answer is lost, and Enter is pressed again: it is stored once, and the 
   await page.keyboard.press('Enter');
   await page.keyboard.press('Enter');
   await page.unroute(COMMANDS);
-  await expect(toast(page, /On the counter: Kohlrabi/)).toBeVisible();
+  await expect(toast(page, /Stored Kohlrabi/)).toBeVisible();
   await expect(toast(page, 'Not known yet')).toHaveCount(0);
   expect(await countCalled(page, 'kohlrabi')).toBe(before + 1);
 });
@@ -56,7 +56,7 @@ test('what could not be sent is kept over a reload, sent again in its order, and
   await page.unroute(COMMANDS);
   const arrived = await answered;
   const heard = Date.now();
-  await expect(toast(page, /On the counter: Fennel.*told before, answered now/)).toBeVisible();
+  await expect(toast(page, /Stored Fennel.*told before, answered now/)).toBeVisible();
   expect(await countCalled(page, 'fennel')).toBe(before + 1);
   const ledger = (await (await page.request.get('/api/v1/ledger?limit=5')).json()) as {
     entries: { says: string; at: string }[];

@@ -176,7 +176,7 @@ test('the whole way by keyboard: line, completion, recall, package, part, undo f
 
 test('what stands on the counter is put away, frozen, thawed and opened from its sheet', async ({ page }) => {
   await page.goto('/');
-  await typeLine(page, 'venison 500 g');
+  await typeLine(page, 'venison 500 g > counter');
   await page.keyboard.press('Enter');
   const counter = page.getByRole('complementary', { name: 'Counter' });
   await counter.getByRole('button', { name: /Venison 500 g/ }).click();

@@ -4,7 +4,7 @@ import { fitsIn, hardFault } from '@/core/placement/hardRules';
 import { mayDrip } from '@/core/placement/neighbours';
 import { isExposed, isFreezerZone, isRaw, type PlacingZone } from '@/core/placement/placing';
 import { food } from '../fixtures/reference';
-import { post } from '../fixtures/api';
+import { get, post } from '../fixtures/api';
 
 const zone = (id: string, more: Record<string, unknown> = {}) => ({
   id,
@@ -249,4 +249,47 @@ it('says why a single zone is not for a package', () => {
     },
   );
   expect(told).toMatchObject({ rule: 'P2' });
+});
+
+describe('lines that name no zone', () => {
+  const line = (name: string, more: Record<string, unknown> = {}) => ({
+    food: name,
+    amount: 500,
+    unit: 'g',
+    start: { did: 'bought', on: new Date().toISOString().slice(0, 10) },
+    ...more,
+  });
+
+  it('go where the solver puts them, what is warm or out of the cold by nature nowhere, and nothing is stored', async () => {
+    const today = line('milk').start.on;
+    const before = (await get('/api/v1/stock?limit=1')).body.total;
+    const { body } = await post('/api/v1/zones/for-lines', {
+      lines: [
+        line('ground-beef'),
+        line('lettuce', { amount: 100 }),
+        line('ice-cream'),
+        line('ground-beef', { frozen_on: today }),
+        line('soup', { start: { did: 'cooked', on: today } }),
+        line('banana'),
+      ],
+    });
+    const [mince, leaves, ice, frozen, soup, bananas] = body.places as {
+      zone: { name: string; cold: string } | null;
+      says: string;
+    }[];
+    expect(mince?.zone).toMatchObject({ name: 'Lower shelf', cold: 'fridge' });
+    expect(leaves?.zone?.name).toBe('Leaf drawer');
+    expect([ice?.zone?.cold, frozen?.zone?.cold]).toEqual(['freezer', 'freezer']);
+    expect(soup).toMatchObject({ zone: null, says: 'On the counter, where it cools first.' });
+    expect(bananas?.zone).toBeNull();
+    expect((await get('/api/v1/stock?limit=1')).body.total).toBe(before);
+  });
+
+  it('what nothing takes is told with its rule; what is no line is a mistake', async () => {
+    const { body } = await post('/api/v1/zones/for-lines', {
+      lines: [line('ground-beef', { amount: 150_000 })],
+    });
+    expect(body.places).toEqual([{ zone: null, rule: 'P5', says: expect.stringContaining('free there') }]);
+    expect((await post('/api/v1/zones/for-lines', { lines: [] })).status).toBe(400);
+  });
 });

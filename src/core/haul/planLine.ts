@@ -8,18 +8,10 @@ import { sharePrice } from '../portions/sharePrice';
 import { splitEvenly } from '../portions/splitEvenly';
 import { splitPieces } from '../portions/splitPieces';
 import type { Goal, HaulLine, HaulPart } from '../model/haul';
+import { usualGoal } from './usualGoal';
 
 /** The parts of a line and what they are parts of. */
 export type Planned = Pick<HaulLine, 'amount' | 'unit' | 'pieces' | 'parts'>;
-
-/** Where a food goes when nobody says. */
-function usualGoal(food: Food, packs: number): Goal {
-  if (food.home === 'freezer') return 'freezer';
-  if (!food.controlled && (food.home === 'counter' || food.home === 'cupboard')) return 'room';
-  // Fresh fruit split into boxes is for the week; whoever freezes it says so.
-  if (food.group === 'fruit') return 'fridge';
-  return packs > 1 && (food.freezeFit === 'good' || food.freezeFit === 'fair') ? 'freezer' : 'fridge';
-}
 
 /** How a food is packed as a rule where it goes. */
 export function usualPacking(food: Food, goes: Goal, boughtFrozen = false): string {

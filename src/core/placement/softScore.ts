@@ -30,6 +30,7 @@ const POINTS = {
   warmFreezer: -2,
   air: -6,
   rawShelf: -45,
+  doorRack: -15,
 } as const;
 const SOON_DAYS = 3;
 /** A freezer is kept at this or colder, °C. */
@@ -136,6 +137,7 @@ export function softScore(
   if (found.state === 'chilled' && isHome(food, zone, depth))
     add(POINTS.home, `its best home: ${food.home.replaceAll('-', ' ')}`);
   if (found.state === 'chilled' && isExposed(found) && isRawShelf(zone, zones)) add(POINTS.rawShelf, '');
+  if (zone.kind === 'door' && food.home !== 'door') add(POINTS.doorRack, '');
   if (zone.humidity !== null && (food.home === 'crisper-high' || food.home === 'crisper-low')) {
     const right = food.home === `crisper-${zone.humidity}`;
     add(right ? POINTS.humidity : -POINTS.humidity, right ? `${zone.humidity} humidity suits it` : '');
@@ -164,6 +166,6 @@ export function softScore(
       `it is ${String(zone.temperatureC).replace('-', '−')} °C there, so it keeps for a shorter time`,
     );
   }
-  if (reasons.length === 0) reasons.push('there is room, and no rule speaks against it');
+  if (reasons.length === 0) reasons.push('there is room for it');
   return { points, reasons };
 }

@@ -23,6 +23,7 @@ import { passwordSchema, signInSchema, signOutSchema, strengthSchema } from '../
 import { keepingSchema, portionsSchema } from '../calculators/estimates';
 import { freezeSchema, thawSchema } from '../calculators/heat';
 import { lumpSchema } from '../lump/lump';
+import { placesSchema } from '../kitchen/placesForLines';
 import { chartSchema } from '../lookback/saveLookBack';
 import { suggestSchema } from '../meals/suggest';
 import { logTextSchema } from '../outage/readLog';
@@ -292,6 +293,10 @@ export function openApi() {
       '/api/v1/outage/log/read': send(
         'What is in a thermometer’s log, before it is put in by `log.add`',
         swagger(logTextSchema),
+      ),
+      '/api/v1/zones/for-lines': send(
+        'The best zone for lines that name none, all at once',
+        swagger(placesSchema),
       ),
       '/api/v1/lump': send('What a nameless lump may be, the likeliest first', swagger(lumpSchema)),
       '/api/v1/estimates/keeping': send('Dates of a food from its history', swagger(keepingSchema)),

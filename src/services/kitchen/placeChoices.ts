@@ -18,6 +18,8 @@ export interface PlaceChoice {
   why: string;
   /** What speaks against it; empty: nothing. */
   against: string;
+  /** The rule that speaks hard against it; empty: none. */
+  rule: string;
 }
 
 /** Zones for a package, chilled or frozen, the best first. @throws Problem 400 or 404 */
@@ -62,6 +64,7 @@ export async function readPlaceChoices(
       appliance: zone.applianceName,
       best: at === 0 && fault === null,
       why: fault === null ? (reasons[0] ?? '') : '',
+      rule: fault?.rule ?? '',
       against: fault?.says ?? (zone.keptEmpty ? 'It is kept free on purpose.' : ''),
     })),
   };

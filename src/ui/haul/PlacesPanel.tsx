@@ -16,6 +16,7 @@ import type { HaulPlacesView, PlaceView } from '@/services/haul/haulPlaces';
 import { Said } from '../units/Said';
 import { FreezeInCard } from './FreezeInCard';
 import { MiniKitchen } from '../map/MiniKitchen';
+import { WaysOut } from '../package/WaysOut';
 import { zoneChoices } from './zoneChoices';
 
 interface Chosen {
@@ -78,6 +79,7 @@ function PlaceStrip({
           {help}
         </span>
       ))}
+      {lit && place.refused && <WaysOut rule={place.refused.rule} />}
       {lit && place.reasons.length > 0 && (
         <span className="block text-[0.9375rem] text-slate">{place.reasons.slice(0, 2).join('; ')}</span>
       )}

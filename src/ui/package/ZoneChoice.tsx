@@ -2,6 +2,7 @@
 
 import type { PlaceChoice } from '@/services/kitchen/placeChoices';
 import { useRead } from '../door/useRead';
+import { WaysOut } from './WaysOut';
 
 /**
  * The zones a package may go to, the best first and marked, each other one with what speaks against it.
@@ -27,6 +28,7 @@ export function ZoneChoice({
     `/api/v1/packages/${encodeURIComponent(code)}/places?state=${state}`,
   );
   const places = body?.places ?? null;
+  const hindered = places?.every(({ rule }) => rule !== '') ? places[0] : undefined;
   return (
     <fieldset className="rounded-part border border-line p-3">
       <legend className="px-1">{title}</legend>
@@ -60,6 +62,7 @@ export function ZoneChoice({
           </li>
         ))}
       </ul>
+      {hindered && <WaysOut rule={hindered.rule} />}
     </fieldset>
   );
 }

@@ -1,11 +1,8 @@
 'use client';
 
 import { type KeyboardEvent, useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
-import { completeQuickLine } from '@/core/quickline/completeQuickLine';
 import type { Food } from '@/core/model/food';
-import { severalThings } from '@/core/quickline/severalThings';
-import { parseQuickLine } from '@/core/quickline/parseQuickLine';
-import { readHalf, withHalf } from '@/core/quickline/readHalf';
+import { withHalf } from '@/core/quickline/readHalf';
 import type { FoodDetail } from '@/services/household/foodDetail';
 import type { LedgerView } from '@/services/household/ledger';
 import { fetchJson } from '../door/fetchJson';
@@ -20,10 +17,10 @@ import { onIntakeChange, presentIntake } from '../haul/haulIntake';
 import type { NewCommand } from '../door/doorClient';
 import { keepDraft } from './beginLine';
 import { readOwn, writeOwn } from '../door/ownStorage';
-import { previewLine } from './previewLine';
 import { QuickReadingPanel } from './QuickReadingPanel';
 import { TakePanel } from './TakePanel';
 import { takeOrPromise, verbPlan } from './verbCommands';
+import { useLineReading } from './useLineReading';
 import { useVocabulary } from './useVocabulary';
 
 const RECALLED = 'lines';
@@ -66,7 +63,6 @@ export function QuickBench({
   }, []);
 
   const intake = useSyncExternalStore(onIntakeChange, presentIntake, () => null);
-  const half = useMemo(() => (intake ? readHalf(text) : { text, half: false }), [intake, text]);
   const verb = verbOf(text, vocabulary ?? undefined);
   const doing = useMemo(
     () => (vocabulary && verb !== null ? readVerb<Food>(text, vocabulary) : null),
@@ -84,28 +80,11 @@ export function QuickBench({
     doing && known && known.food.id === meant?.id
       ? verbPlan(doing, known.packages, vocabulary?.today ?? '')
       : null;
-  const reading = useMemo(
-    () =>
-      vocabulary && half.text.trim() !== '' && verb === null
-        ? parseQuickLine<Food>(half.text, { ...vocabulary, placedLater: intake !== null })
-        : null,
-    [half, intake, verb, vocabulary],
-  );
-  const several = useMemo(
-    () =>
-      reading && reading.line === null && vocabulary
-        ? severalThings<Food>(half.text, { ...vocabulary, placedLater: intake !== null })
-        : [],
-    [half, intake, reading, vocabulary],
-  );
-  const preview = useMemo(
-    () => (reading?.line && vocabulary ? previewLine(reading.line, vocabulary, reading.ownFood) : null),
-    [reading, vocabulary],
-  );
-  const completions = useMemo(
-    () => (vocabulary && text.trim() !== '' && verb === null ? completeQuickLine(text, vocabulary) : []),
-    [text, verb, vocabulary],
-  );
+  const { half, reading, several, unplaced, preview, completions, waiting } = useLineReading(text, {
+    vocabulary,
+    forHaul: intake !== null,
+    verb: verb !== null,
+  });
 
   const write = (next: string): void => {
     setText(next);
@@ -158,7 +137,7 @@ export function QuickBench({
   const store = async (pieces: 'closed' | 'open' | null = null, anyway = false): Promise<void> => {
     if (sending.current) return;
     const isLost = doing !== null && plan === null && notFound !== '';
-    if (!vocabulary || looking || isLost) {
+    if (!vocabulary || looking || waiting || isLost) {
       early.current = text;
       if (isLost && !looking) void again();
       return;
@@ -197,11 +176,11 @@ export function QuickBench({
   useEffect(() => {
     // Typed on since: that is another line.
     if (early.current !== text) early.current = null;
-    if (early.current === null || !vocabulary || looking) return;
+    if (early.current === null || !vocabulary || looking || waiting) return;
     early.current = null;
     // Asked again, and again without an answer: that is said, and the cook decides.
     if (notFound === '') void storeNow.current();
-  }, [vocabulary, looking, notFound, text]);
+  }, [vocabulary, looking, waiting, notFound, text]);
 
   const onKeyDown = (event: KeyboardEvent<HTMLInputElement>): void => {
     const other = event.altKey
@@ -292,6 +271,8 @@ export function QuickBench({
           <QuickReadingPanel
             reading={reading}
             preview={preview}
+            waiting={waiting}
+            unplaced={unplaced}
             toBench={intake !== null}
             completions={completions}
             busy={busy || isStoring}

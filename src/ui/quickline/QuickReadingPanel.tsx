@@ -4,6 +4,8 @@ import { Said } from '../units/Said';
 import type { Meaning, QuickReading } from '@/core/quickline/quickLine';
 import { Faults } from './Faults';
 import { RuleName } from '../rules/RuleName';
+import type { QuickPlace } from '@/core/quickline/placedReading';
+import { WaysOut } from '../package/WaysOut';
 import type { LinePreview } from './previewLine';
 
 /** Each meaning has a colour and, for those who do not see it, its name below. */
@@ -25,6 +27,8 @@ const MEANING: Record<Meaning, { name: string; mark: string }> = {
 export function QuickReadingPanel({
   reading,
   preview,
+  waiting,
+  unplaced,
   completions,
   busy,
   toBench = false,
@@ -36,6 +40,10 @@ export function QuickReadingPanel({
 }: {
   reading: QuickReading;
   preview: LinePreview | null;
+  /** Its place is looked for. */
+  waiting: boolean;
+  /** Why it stays on the counter. */
+  unplaced: QuickPlace | undefined;
   completions: string[];
   busy: boolean;
   /** A haul takes the line; portions and dates follow there. */
@@ -75,6 +83,15 @@ export function QuickReadingPanel({
       </ul>
       <div aria-live="polite" className="space-y-2">
         <Faults reading={reading} onPick={onAnswer} />
+        {waiting && !toBench && <p className="text-slate">Looking where there is room …</p>}
+        {unplaced && !toBench && (
+          <div className="space-y-2">
+            <p className="font-semibold">
+              <Said>{unplaced.says}</Said>
+            </p>
+            <WaysOut rule={unplaced.rule} />
+          </div>
+        )}
         {!toBench && preview?.refused && <p className="font-semibold text-beet">{preview.refused}</p>}
         {preview?.due && !toBench && (
           <p>
