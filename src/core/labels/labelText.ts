@@ -2,6 +2,7 @@ import { daysBetween } from '../calendar/calendarDate';
 import { sayPlainDate } from '../calendar/sayDate';
 import type { Food } from '../model/food';
 import { type Eaters, forWhom } from '../foods/forWhom';
+import { soldSealed } from '../foods/soldSealed';
 import type { Caution, HistoryEvent } from '../model/history';
 import { isOfUnknownAge, isStart, START_WORDS } from '../keeping/startDates';
 import { judgeKeeping } from '../keeping/judgeKeeping';
@@ -65,6 +66,13 @@ function standingOf(item: Package, food: Food, caution: Caution): Standing {
   };
 }
 
+/** "400 g"; of what is counted in pots or bottles, "6 pots". */
+function amountLine({ amount, unit }: Pick<Package, 'amount' | 'unit'>, food: Food | undefined): string {
+  const kind = unit === 'pc' && food ? soldSealed(food) : undefined;
+  const word = amount === 1 ? kind?.one : kind?.many;
+  return [sayAmount(amount, unit), ...(word ? [word] : [])].join(' ');
+}
+
 /** By which school its printed date was read (K3, K3c), where that decided; empty: it did not. */
 function schoolOf({ trail, printed, state, openedOn, governingDate }: Package): string {
   if (printed === null || state !== 'chilled' || openedOn !== null) return '';
@@ -87,9 +95,7 @@ export function labelText(item: Package, food: Food | undefined, eaters: Eaters)
   ];
   return {
     name: item.called,
-    amount: [about + sayAmount(item.amount, item.unit), item.form ?? '']
-      .filter((part) => part !== '')
-      .join(' · '),
+    amount: [about + amountLine(item, food), item.form ?? ''].filter((part) => part !== '').join(' · '),
     code: item.code,
     happened: happenedLine(item),
     due: `${kind} ${sayPlainDate(item.governingDate)}`,

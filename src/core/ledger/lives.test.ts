@@ -98,6 +98,16 @@ describe('dates', () => {
     ).toBe('not for Tuva unless cooked through');
   });
 
+  it('a label says what was cooked when, though it was frozen since, and counts pots as pots', () => {
+    const { put } = house();
+    const eaters = { marks: {}, caution: 'usual' as const };
+    const soup = put('stew', { ...frozen(27), start: { did: 'cooked', on: DAY(25) } }, 27);
+    expect(labelText(soup, food('stew'), eaters).happened).toMatch(/^cooked 25 Nov, frozen 27 Nov/);
+    const counts = [6, 1].map((amount) => put('yogurt', { amount, unit: 'pc' }));
+    expect(counts.map((item) => labelText(item, food('yogurt'), eaters).amount)).toEqual(['6 pots', '1 pot']);
+    expect(labelText(put('lettuce', { amount: 3, unit: 'pc' }), food('lettuce'), eaters).amount).toBe('3');
+  });
+
   it('a freezer above −2 °C keeps nothing frozen, and getting cold again is freezing again', () => {
     for (const celsius of [2, 4.3]) {
       const { put, now, measure } = house();

@@ -32,6 +32,18 @@ const POINTS = {
   rawShelf: -45,
   doorRack: -15,
 } as const;
+/** Why a food's best home suits it. */
+const HOME_WORDS: Readonly<Record<Food['home'], string>> = {
+  'fridge-upper': 'it keeps well on an upper shelf',
+  'fridge-middle': 'it keeps well on a middle shelf',
+  'fridge-lower-back': 'it is coldest low and at the back',
+  door: 'it belongs in the door',
+  'crisper-high': 'it keeps well in a closed drawer',
+  'crisper-low': 'it keeps well in an airy drawer',
+  freezer: 'it belongs in a freezer',
+  counter: '',
+  cupboard: '',
+};
 const SOON_DAYS = 3;
 /** A freezer is kept at this or colder, °C. */
 const FREEZER_KEPT_C = -18;
@@ -134,8 +146,7 @@ export function softScore(
     if (reason !== '' && more !== 0) reasons.push(reason);
   };
   const depth = depthOf(zone, zones);
-  if (found.state === 'chilled' && isHome(food, zone, depth))
-    add(POINTS.home, `its best home: ${food.home.replaceAll('-', ' ')}`);
+  if (found.state === 'chilled' && isHome(food, zone, depth)) add(POINTS.home, HOME_WORDS[food.home]);
   if (found.state === 'chilled' && isExposed(found) && isRawShelf(zone, zones)) add(POINTS.rawShelf, '');
   if (zone.kind === 'door' && food.home !== 'door') add(POINTS.doorRack, '');
   if (zone.humidity !== null && (food.home === 'crisper-high' || food.home === 'crisper-low')) {

@@ -19,11 +19,14 @@ const YEAR = String.raw`(?:,?\s+(\d{4}|'\d{2}|\d{2}(?=\s*(?:$|[>/@,;])))\b)?`;
 const ISO = /^(\d{4})-(\d{1,2})-(\d{1,2})(?!\d)/;
 const FIGURES = /^(\d{1,2})([./-])(\d{1,2})(?:\2(\d{4}|\d{2})(?!\d)|\.)?(?!\d|[./-]\d)/;
 const MONTH_FIGURES = /^(\d{1,2})\/(20\d{2})(?!\d)/;
-const DAY_MONTH = new RegExp(String.raw`^(\d{1,2})(?:st|nd|rd|th)?[\s-]*(?:of\s+)?${MONTH}${YEAR}`, 'i');
-const MONTH_DAY = new RegExp(
-  String.raw`^${MONTH}\s+(\d{1,2})(?:st|nd|rd|th)?(?![\d./-])(?:,?\s+(\d{4})\b)?`,
-  'i',
-);
+const ORDINALS = (
+  'first second third fourth fifth sixth seventh eighth ninth tenth eleventh twelfth thirteenth fourteenth fifteenth ' +
+  'sixteenth seventeenth eighteenth nineteenth twentieth twenty-first twenty-second twenty-third twenty-fourth ' +
+  'twenty-fifth twenty-sixth twenty-seventh twenty-eighth twenty-ninth thirtieth thirty-first'
+).split(' ');
+const DAY = String.raw`(?:(\d{1,2})(?:st|nd|rd|th)?|(${ORDINALS.map((word) => word.replace('-', '[\\s-]')).join('|')})\b)`;
+const DAY_MONTH = new RegExp(String.raw`^${DAY}[\s-]*(?:of\s+)?${MONTH}${YEAR}`, 'i');
+const MONTH_DAY = new RegExp(String.raw`^${MONTH}\s+(?:the\s+)?${DAY}(?![\d./-])(?:,?\s+(\d{4})\b)?`, 'i');
 const MONTH_ONLY = new RegExp(
   String.raw`^(?:(?:in|since|early|late|mid|last|end|of|the|beginning|start)[\s-]+)*${MONTH}${YEAR}`,
   'i',
@@ -96,6 +99,8 @@ function monthOf(today: CalendarDate, month: number, year: string | undefined, w
   return here.slice(0, 7) >= today.slice(0, 7) ? here : `${now + 1}-${twoDigits(month)}-01`;
 }
 
+const dayNumber = (figures: string | undefined, word = ''): string =>
+  figures ?? String(ORDINALS.indexOf(word.toLowerCase().replace(/\s/, '-')) + 1);
 const monthNumber = (word: string): number => MONTHS.indexOf(word.slice(0, 3).toLowerCase()) + 1;
 
 /** A date in figures: 14.12., 14/12, 12/14/26 where the month goes first, 2026-12-14, 03/2027. */
@@ -140,14 +145,14 @@ function namedDate(body: string, today: CalendarDate, way: DateWay): ReadDate {
   const dayMonth = DAY_MONTH.exec(body);
   if (dayMonth)
     return told(
-      dayOf(today, dayMonth[1] ?? '', monthNumber(dayMonth[2] ?? ''), dayMonth[3]),
+      dayOf(today, dayNumber(dayMonth[1], dayMonth[2]), monthNumber(dayMonth[3] ?? ''), dayMonth[4]),
       dayMonth[0].length,
     );
   const monthDay = MONTH_DAY.exec(body);
   const after = monthDay && /^\s*(\p{L}+)/u.exec(body.slice(monthDay[0].length))?.[1];
   if (monthDay && !(after && isUnit(after)))
     return told(
-      dayOf(today, monthDay[2] ?? '', monthNumber(monthDay[1] ?? ''), monthDay[3]),
+      dayOf(today, dayNumber(monthDay[2], monthDay[3]), monthNumber(monthDay[1] ?? ''), monthDay[4]),
       monthDay[0].length,
     );
   const month = MONTH_ONLY.exec(body);

@@ -19,7 +19,7 @@ describe('a line that names no zone', () => {
 
   it('takes the zone and says so; into a freezer it is frozen today, unless it was before', () => {
     const placed = placedReading(read('trout 1.6 kg'), found, TODAY);
-    expect(placed.parts.at(-1)?.says).toBe(`to ${layer.name}, ${layer.appliance}: beside its like`);
+    expect(placed.parts.at(-1)?.says).toBe(`to ${layer.name}, ${layer.appliance}`);
     expect(placed.line).toMatchObject({ zone: layer.id, frozenOn: TODAY });
     expect(wantsPlace(placed)).toBe(false);
     const lain = placedReading(read('trout 1.6 kg frozen 3 nov'), found, TODAY);

@@ -18,12 +18,12 @@ export const wantsPlace = ({ line, parts }: QuickReading): boolean =>
 /** The reading with the zone that was found for it, said as its last part; what goes to a freezer is frozen today, unless it was before. */
 export function placedReading(reading: QuickReading, place: QuickPlace, today: CalendarDate): QuickReading {
   const { line, text, parts } = reading;
-  const { zone, says } = place;
+  const { zone } = place;
   if (!line) return reading;
   const at = { meaning: 'place' as const, from: text.length, to: text.length };
   if (!zone) return { ...reading, parts: [...parts, { ...at, says: 'on the counter' }] };
   const frozen = line.start.frozen || line.frozenOn !== null;
   const frozenOn = zone.cold === 'freezer' && !frozen ? today : line.frozenOn;
-  const said = `to ${zone.name}, ${zone.appliance}${says === '' ? '' : `: ${says}`}`;
+  const said = `to ${zone.name}, ${zone.appliance}`;
   return { ...reading, parts: [...parts, { ...at, says: said }], line: { ...line, zone: zone.id, frozenOn } };
 }

@@ -41,11 +41,14 @@ function recalledLines(): string[] {
 export function QuickBench({
   begin,
   entered,
+  left,
   hint,
 }: {
   begin: string;
   /** Enter was pressed before this was here. */
   entered: boolean;
+  /** The focus is elsewhere by now. */
+  left: boolean;
   hint: string;
 }) {
   const { act, busy, showPackage } = useDoor();
@@ -58,9 +61,10 @@ export function QuickBench({
   const input = useRef<HTMLInputElement>(null);
   useEffect(() => {
     const field = input.current;
+    if (left) return;
     field?.focus();
     field?.setSelectionRange(field.value.length, field.value.length);
-  }, []);
+  }, [left]);
 
   const intake = useSyncExternalStore(onIntakeChange, presentIntake, () => null);
   const verb = verbOf(text, vocabulary ?? undefined);
@@ -80,7 +84,7 @@ export function QuickBench({
     doing && known && known.food.id === meant?.id
       ? verbPlan(doing, known.packages, vocabulary?.today ?? '')
       : null;
-  const { half, reading, several, unplaced, preview, completions, waiting } = useLineReading(text, {
+  const { half, reading, several, place, preview, completions, waiting } = useLineReading(text, {
     vocabulary,
     forHaul: intake !== null,
     verb: verb !== null,
@@ -272,7 +276,7 @@ export function QuickBench({
             reading={reading}
             preview={preview}
             waiting={waiting}
-            unplaced={unplaced}
+            place={place}
             toBench={intake !== null}
             completions={completions}
             busy={busy || isStoring}

@@ -7,9 +7,11 @@ import { useWording } from '../units/useWording';
 import { BEGIN_LINE, draftBefore } from './beginLine';
 
 interface Woken {
-  Bench: ComponentType<{ begin: string; entered: boolean; hint: string }>;
+  Bench: ComponentType<{ begin: string; entered: boolean; left: boolean; hint: string }>;
   begin: string;
   entered: boolean;
+  /** The cook went elsewhere before it came, and stays there. */
+  left: boolean;
   /** How often it was begun: the same beginning, asked for again, begins again. */
   times: number;
 }
@@ -38,6 +40,7 @@ export function QuickLine() {
                 Bench: QuickBench,
                 begin: begin ?? input.current?.value ?? '',
                 entered: entered.current,
+                left: begin === undefined && document.activeElement !== input.current,
                 times: (before?.times ?? 0) + 1,
               },
         ),

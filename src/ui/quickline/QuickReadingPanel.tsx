@@ -28,7 +28,7 @@ export function QuickReadingPanel({
   reading,
   preview,
   waiting,
-  unplaced,
+  place,
   completions,
   busy,
   toBench = false,
@@ -42,8 +42,8 @@ export function QuickReadingPanel({
   preview: LinePreview | null;
   /** Its place is looked for. */
   waiting: boolean;
-  /** Why it stays on the counter. */
-  unplaced: QuickPlace | undefined;
+  /** Where it goes and why, or why it stays on the counter. */
+  place: QuickPlace | undefined;
   completions: string[];
   busy: boolean;
   /** A haul takes the line; portions and dates follow there. */
@@ -84,12 +84,14 @@ export function QuickReadingPanel({
       <div aria-live="polite" className="space-y-2">
         <Faults reading={reading} onPick={onAnswer} />
         {waiting && !toBench && <p className="text-slate">Looking where there is room …</p>}
-        {unplaced && !toBench && (
-          <div className="space-y-2">
-            <p className="font-semibold">
-              <Said>{unplaced.says}</Said>
+        {place && !toBench && (
+          <div className={place.rule === '' ? 'text-slate' : 'space-y-2 font-semibold'}>
+            <p>
+              {place.zone ? 'Placed for you: ' : ''}
+              <Said>{place.says}</Said>
+              {place.zone ? '.' : ''}
             </p>
-            <WaysOut rule={unplaced.rule} />
+            <WaysOut rule={place.rule} />
           </div>
         )}
         {!toBench && preview?.refused && <p className="font-semibold text-beet">{preview.refused}</p>}

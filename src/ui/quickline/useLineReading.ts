@@ -72,6 +72,6 @@ export function useLineReading(
     () => (vocabulary && text.trim() !== '' && !verb ? completeQuickLine(text, vocabulary) : []),
     [text, verb, vocabulary],
   );
-  const unplaced = several.length > 0 ? undefined : places.find(({ zone }) => zone === null);
-  return { half, reading, several, unplaced, preview, completions, waiting };
+  const place = several.length > 0 ? undefined : places[0];
+  return { half, reading, several, place, preview, completions, waiting };
 }

@@ -1,6 +1,6 @@
 import type { Food } from '../../model/food';
 import type { Form } from '../../model/intakeLine';
-import sealed from '../../foods/soldSealed.json';
+import { soldSealed } from '../../foods/soldSealed';
 import type { Package } from '../../model/package';
 
 /** What the cook says of the pieces of a package: each closed in itself, or together in one wrap. */
@@ -10,12 +10,11 @@ export type Pieces = (typeof PIECES)[number];
 /** Forms that come apart in the freezer without opening what stays (K4). */
 const COME_APART: readonly (Form | null)[] = ['loose', 'cubes', 'slices'];
 
-/** Counted in pots, cans or pouches that are closed each by itself. */
-const SOLD_SEALED: ReadonlySet<string> = new Set(sealed);
-
 /** Pieces with a skin, a shell or a lid of their own: fruit and vegetables by the piece, eggs, pots of yogurt. */
-const ownSkin = ({ id, copyOf, readiness, group, openedDaysMax }: Food): boolean =>
-  readiness === 'needs-wash' || (group === 'egg' && openedDaysMax === null) || SOLD_SEALED.has(copyOf ?? id);
+const ownSkin = (food: Food): boolean =>
+  food.readiness === 'needs-wash' ||
+  (food.group === 'egg' && food.openedDaysMax === null) ||
+  soldSealed(food) !== undefined;
 
 /**
  * Whether taking a part of a package opens what stays (K4): not what is open already, a pot, pieces closed in themselves, or
