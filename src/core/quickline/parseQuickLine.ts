@@ -21,14 +21,16 @@ import { findFoodRun, type FoodRun, isShopWord, readFoodWords, askWhich, wordsOf
 import { settleAmount, type SettledAmount } from './settleAmount';
 import { askAge, earliest, freezeByPlace } from './whenUnsaid';
 
+/** A pack or a piece without a number: one ("mushrooms 250 g punnet"). */
+const isVessel = (word: string): boolean => Object.hasOwn(VESSEL_WORDS, word) || PIECE_WORDS.has(word);
+
 /** Words that mean something else in the line, unless they are all there is of the food. */
 function isDetail({ lower }: QuickToken): boolean {
   return (
     Object.hasOwn(HAPPENED_WORDS, lower) ||
     Object.hasOwn(FORM_WORDS, lower) ||
-    Object.hasOwn(VESSEL_WORDS, lower) ||
+    isVessel(lower) ||
     Object.hasOwn(PRINTED_WORDS, lower) ||
-    PIECE_WORDS.has(lower) ||
     isUnit(lower)
   );
 }
@@ -216,7 +218,7 @@ export function parseQuickLine<
   for (const at of left) {
     const token = tokens[at];
     const elsewhere = !stretch || at < stretch.from || at >= stretch.to;
-    if (token && elsewhere && !isShopWord(token.lower))
+    if (token && elsewhere && !isShopWord(token.lower) && !isVessel(token.lower))
       draft.fault(token, token.to, `“${token.text}” was not understood.`);
   }
   const firstOf = stretch ? tokens[stretch.from] : undefined;

@@ -30,6 +30,15 @@ describe('a line that names no zone', () => {
     });
   });
 
+  it.each(['mince 500 g in the freezer', 'mince 500 g freezer', 'mince 500 g > freezer'])(
+    '%s: frozen today, in whichever zone has room',
+    (text) => {
+      const reading = read(text);
+      expect(wantsPlace(reading)).toBe(true);
+      expect(reading.line).toMatchObject({ zone: null, frozenOn: TODAY });
+    },
+  );
+
   it('stays on the counter where there is none', () => {
     const { line, parts } = placedReading(read('bananas 6'), { zone: null, says: 'why', rule: '' }, TODAY);
     expect(line?.zone).toBeNull();

@@ -60,6 +60,8 @@ export class QuickDraft {
   };
   /** A place was named, be it the counter. */
   placed = false;
+  /** It goes to a freezer, whichever zone. */
+  intoFreezer = false;
   start: IntakeLine['start'] | null = null;
   /** What an age nobody dated was taken for. */
   about = '';

@@ -151,7 +151,7 @@ export const PIECE_WORDS: ReadonlySet<string> = new Set(
 /** Words that say nothing. */
 export const FILLER_WORDS: ReadonlySet<string> = new Set(
   `of a an the some and in with about approx approximately ca circa roughly around just please got have there is are
-  we i our my it each ea apiece per more few several another put add store`.split(/\s+/),
+  we i our my it each ea apiece per more few several another put add store bit bits left`.split(/\s+/),
 );
 
 /** Number words of a kitchen. */

@@ -194,8 +194,8 @@ export function settleAmount(draft: QuickDraft, food: SettledFood): SettledAmoun
   }
   if (!settled) return null;
   if (extra) {
-    // "2 boxes of 6 eggs", "3 x 4 fillets": packs of pieces.
-    if (settled.unit === 'pc' && settled.packs > 1) {
+    // "2 boxes of 6 eggs", "3 x 4 fillets", "a pack of 8 sausages": packs of pieces.
+    if (settled.unit === 'pc' && !amount && (settled.packs > 1 || told?.kind === 'vessel')) {
       draft.part('amount', extra.first, extra.to, `${extra.n} each`);
       settled = { ...settled, amount: Math.ceil(settled.packs * extra.n) };
     } else if (settled.unit === 'pc' && told?.kind === 'times') {

@@ -63,7 +63,8 @@ export function freezeByPlace(
     line.frozenOn = null;
   }
   const frozen = draft.start?.frozen ?? false;
-  if (zone?.cold === 'freezer' && line.frozenOn === null && !frozen)
+  const goesIn = zone?.cold === 'freezer' || draft.intoFreezer;
+  if (goesIn && line.frozenOn === null && !frozen)
     line.frozenOn =
       draft.about === '' && vocabulary.zoneId === undefined && !isLongAgo(start.on, vocabulary.today, food)
         ? vocabulary.today
