@@ -8,6 +8,8 @@ import type { AmountUnit } from '../units/sayAmount';
 import { dateWords } from './dateWords';
 import { parseQuickLine } from './parseQuickLine';
 import type { QuickVocabulary, QuickZone } from './quickLine';
+import { asVerbLine } from './asVerbLine';
+import { NUMBER_WORDS, PIECE_WORDS } from './quickWords';
 
 /** What is done with something that is here already. */
 export type Verb = 'take' | 'open' | 'move' | 'freeze' | 'thaw' | 'bin' | 'where' | 'undo';
@@ -16,7 +18,7 @@ export type Verb = 'take' | 'open' | 'move' | 'freeze' | 'thaw' | 'bin' | 'where
 const VERB_WORDS: Readonly<Record<Verb, string>> = {
   take: 'take took taken takes use used uses using eat ate eaten eats finish finished drink drank drunk drinks had cook cooked',
   open: 'open opened opens',
-  move: 'move moved moves put',
+  move: 'move moved moves put shift shifted popped',
   freeze: 'freeze froze',
   thaw: 'thaw thawed defrost defrosted',
   bin: 'bin binned throw threw thrown chuck chucked toss tossed dump dumped',
@@ -27,7 +29,7 @@ const VERB_OF = new Map(
   Object.entries(VERB_WORDS).flatMap(([verb, words]) => words.split(' ').map((word) => [word, verb as Verb])),
 );
 /** Said of food that comes in too ("cooked rice 400 g", "opened milk"): a verb only of what is here. */
-const SAID_OF_FOOD = new Set(['cooked', 'opened', 'froze', 'had', 'put', 'used', 'drink']);
+const SAID_OF_FOOD = new Set(['cooked', 'opened', 'froze', 'had', 'put', 'used', 'drink', 'popped']);
 
 /** Reasons to bin, as people say them. */
 const REASONS: readonly (readonly [RegExp, DiscardReason])[] = [
@@ -74,20 +76,33 @@ const SHARES: Readonly<Record<string, number>> = {
   'two thirds': 2 / 3,
   'three quarters': 3 / 4,
 };
+/** So much that nobody said how much. */
+const SOME = /^(?:some|a bit|a little|a few|most|a piece)\s+(?:more\s+)?of\s+(?:the|my|our|that|this)\s+/iu;
+/** "the last egg" is one; "the last of the eggs" is what is left. */
+const LAST_ONE = /^the last\s+(?!of\b|bit\b)/iu;
 const FINISHED = /^finish(?:ed)?$/i;
 /** What says no more of it: "because it was", "out of the freezer", "for lunch". */
 const ASIDE =
-  /(?:,?\s*(?:because|since|as|and)?\s*(?:it|they|that|which)\s+(?:was|were|is|are|had|has|went|looked|smelled|smelt)\b.*|\s+(?:out of|from)\s+the\s+\p{L}+|\s+for\s+(?:breakfast|lunch|dinner|supper|tea))\s*$/iu;
+  /(?:,?\s*(?:because|since|as|and)?\s*(?:it|they|that|which)\s+(?:was|were|is|are|had|has|went|looked|smelled|smelt)\b.*|\s+(?:out of|from)\s+the\s+\p{L}+|\s+for\s+(?:(?:the|my|our)\s+)?(?:breakfast|lunch|dinner|supper|tea|lunch ?box(?:es)?|kids|children))\s*$/iu;
 /** Foods that are called by a verb: they come in, nothing is taken. */
 const NO_VERB =
   /^\s*(?:take[\s-]?away|freeze[\s-]dried|open\s+sandwich|drinks?\s*$|cook(?:ing)?\s+(?:bacon|chorizo|wine|apples?))/i;
 const MEAL = /\s+(?:(?:for|by)\s+([^>]+)|(tonight|today|tomorrow))\s*$/i;
 const BEFORE = /\s+(?:yesterday|last night|this morning|at lunch|just now|out|away|up)\s*$/i;
 
+/** "three", "a", "2 slices of": how many, before what. */
+const COUNTED = new RegExp(
+  String.raw`^(?:(?:an?|some|${Object.keys(NUMBER_WORDS).join('|')})\s+)?(?:(?:${[...PIECE_WORDS].join('|')})\s+of\s+)?`,
+  'iu',
+);
+
 /** True when the words after a verb name something that is here. */
 function isHere<F extends NamedFood>(rest: string, { foods, here = {} }: QuickVocabulary<F>): boolean {
   const [name = ''] = rest
+    .replace(ASIDE, '')
+    .replace(BEFORE, '')
     .replace(/^[\d.,]+\s*\p{L}{0,2}\s+(?:of\s+)?/u, '')
+    .replace(COUNTED, '')
     .replace(THE, '')
     .split(/\s+(?:to|in|into|>)\s+/);
   return foodsOfKind(foods, name, Infinity).some(({ id }) => (here[id] ?? 0) > 0);
@@ -97,7 +112,8 @@ function isHere<F extends NamedFood>(rest: string, { foods, here = {} }: QuickVo
  * The verb a line begins with, in any tense; `null`: it tells what came in. "Open milk 2 l" tells a package that came in open when it
  * says how much; "open milk" opens one, and so does "opened milk" where there is milk.
  */
-export function verbOf<F extends NamedFood>(text: string, vocabulary?: QuickVocabulary<F>): Verb | null {
+export function verbOf<F extends NamedFood>(told: string, vocabulary?: QuickVocabulary<F>): Verb | null {
+  const text = asVerbLine(told);
   if (NO_VERB.test(text)) return null;
   const [lead = '', word = ''] = LEAD.exec(text) ?? [];
   const verb = VERB_OF.get(word.toLowerCase()) ?? null;
@@ -130,9 +146,10 @@ function mealOf(
  * beef mince or pork mince for fri": verb, amount or count, foods that may stand in for each other, place, day. Never throws.
  */
 export function readVerb<F extends NamedFood & Partial<Pick<Food, 'group' | 'fridgeDaysMax'>>>(
-  text: string,
+  told: string,
   vocabulary: QuickVocabulary<F>,
 ): VerbReading<F> | null {
+  const text = asVerbLine(told);
   const verb = verbOf(text, vocabulary);
   if (verb === null) return null;
   const reading: VerbReading<F> = {
@@ -156,6 +173,12 @@ export function readVerb<F extends NamedFood & Partial<Pick<Food, 'group' | 'fri
     said = said.replace(words, ' ').replace(/[(),]/g, ' ').trim();
     break;
   }
+  if (verb === 'take' && SOME.test(said)) {
+    const rest = said.replace(SOME, '');
+    const candidates = ['a quarter', 'half', 'all'].map((part) => `${lead}${part} of the ${rest}`);
+    return { ...reading, fault: 'How much of it?', candidates };
+  }
+  said = said.replace(LAST_ONE, 'the ');
   const [, share] = SHARE.exec(said) ?? [];
   reading.share = share === undefined ? (FINISHED.test(word) ? 1 : null) : (SHARES[share.toLowerCase()] ?? 1);
   if (verb !== 'where') said = said.replace(SHARE, '').replace(ASIDE, '').replace(BEFORE, '');
