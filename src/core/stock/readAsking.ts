@@ -17,6 +17,10 @@ const SAYS_NOTHING = new Set(
     ' ',
   ),
 );
+/** Words that compare or tell when: where nothing understood them, they are no food ("more" is no morel). */
+const NO_FOOD = new Set(
+  'more less before after past worth than under over since until need needs eating using go going'.split(' '),
+);
 const EXCEPT = new Set(['not', 'except', 'without', 'no', 'but', 'excluding']);
 const OLDEST = new Set(['oldest', 'eldest', 'longest']);
 const FIRST = new Set(['first', 'next']);
@@ -85,7 +89,7 @@ export function readAsking<F extends KindedFood>(text: string, vocabulary: Askin
       readLack(rest) ??
       readAmountAsked(rest, text) ??
       readAge(rest, today) ??
-      readCame(rest, today) ??
+      readCame(rest, today, text) ??
       readPlace(rest, zones) ??
       (exactFood ? readFoods(rest.slice(0, exactFood), vocabulary) : null) ??
       readDue(rest, today) ??
@@ -95,7 +99,7 @@ export function readAsking<F extends KindedFood>(text: string, vocabulary: Askin
       readMonth(rest, today);
     const says =
       found ??
-      (OLDEST.has(word.plain) || FIRST.has(word.plain) || SAYS_NOTHING.has(word.plain)
+      ([OLDEST, FIRST, SAYS_NOTHING, NO_FOOD].some((words) => words.has(word.plain))
         ? null
         : readFoods(rest, vocabulary));
     if (says) {

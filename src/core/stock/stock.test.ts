@@ -102,6 +102,9 @@ it.each<[string, string[]]>([
   ['open', ['butter']],
   ['due this week', ['stew']],
   ['from May', ['lamb']],
+  ['expiring this week', ['stew']],
+  ['before 5 dec', ['stew']],
+  ['meat before 3 june', ['venison', 'lamb']],
   ['venison or fish', ['venison', 'haddock', 'fingers']],
   ['raw meat, venison', ['venison']],
   ['how much mince do we have', ['mince', 'lamb']],
@@ -119,6 +122,12 @@ it.each<[string, string[]]>([
   ['', Object.keys(STOCK)],
 ])('“%s” finds %j', (text, names) => {
   expect(asked(text).names).toEqual(names);
+});
+
+it('a word that compares and was not understood is said, never taken for a food that begins like it', () => {
+  const { says, unknown } = asked('worth more than 10 euro');
+  expect(says).toEqual([]);
+  expect(unknown).toEqual(['worth', 'more', 'than', '10', 'euro']);
 });
 
 it('says what it understood, marks a slip, and offers what is like a word that means nothing', () => {

@@ -2,6 +2,7 @@ import { addDays, type CalendarDate } from '../../calendar/calendarDate';
 import { monthsBefore } from '../../calendar/monthsBefore';
 import { sayPlainDate } from '../../calendar/sayDate';
 import { foodWords } from '../../foods/foodKey';
+import { dateWords } from '../../quickline/dateWords';
 import { NUMBER_WORDS } from '../../quickline/quickWords';
 import { type Found, sameWords, type Word } from './askedWords';
 
@@ -78,11 +79,25 @@ const CAME_WHEN: readonly (readonly [words: string, daysBack: number, days: numb
   ['this month', 31, 31],
 ];
 
+/** "before 3 dec": of a day to come what is due earlier, of one gone by what began to keep earlier. */
+function beforeDay(words: readonly Word[], today: CalendarDate, text: string): Found | null {
+  const from = words[0]?.to ?? 0;
+  const day = dateWords(text.slice(from), today, 'ahead');
+  if (!day || 'missing' in day) return null;
+  const to = addDays(day.date, -1);
+  return {
+    length: words.filter((word) => word.to <= from + day.length).length,
+    says: `before ${sayPlainDate(day.date)}`,
+    narrows: day.date > today ? { by: 'due', to } : { by: 'started', from: null, to },
+  };
+}
+
 /** "bought today", "cooked this week", "before May": when it began to keep. */
-export function readCame(words: readonly Word[], today: CalendarDate): Found | null {
+export function readCame(words: readonly Word[], today: CalendarDate, text: string): Found | null {
   if (words[0]?.plain === 'before') {
     const month = readMonth(words.slice(1), today);
-    if (month?.narrows.by !== 'started' || month.narrows.from === null) return null;
+    if (!month) return beforeDay(words, today, text);
+    if (month.narrows.by !== 'started' || month.narrows.from === null) return null;
     const to = addDays(month.narrows.from, -1);
     return {
       length: month.length + 1,
@@ -104,32 +119,38 @@ export function readCame(words: readonly Word[], today: CalendarDate): Found | n
   return null;
 }
 
-const DUE: readonly (readonly [string, number])[] = [
-  ['past', -1],
-  ['expired', -1],
-  ['out of date', -1],
-  ['today', 0],
-  ['tonight', 0],
-  ['tomorrow', 1],
-  ['soon', 3],
-  ['this week', 7],
-  ['within a week', 7],
-  ['this month', 31],
+/** What people say of a date, the longer first, how many days on that is, and how it is said back. */
+const DUE: readonly (readonly [said: string, days: number, says: string])[] = [
+  ...['past its date', 'past their date', 'past', 'expired', 'out of date'].map(
+    (said) => [said, -1, 'past'] as const,
+  ),
+  ...['today', 'tonight'].map((said) => [said, 0, `due ${said}`] as const),
+  ['tomorrow', 1, 'due tomorrow'],
+  ...[
+    'soon',
+    'needs eating',
+    'need eating',
+    'needs using',
+    'need using',
+    'to use up',
+    'use up',
+    'must go',
+    'going off',
+  ].map((said) => [said, 3, 'due soon'] as const),
+  ...['this week', 'within a week'].map((said) => [said, 7, `due ${said}`] as const),
+  ['this month', 31, 'due this month'],
 ];
+const DUE_LEADS = ['use by', 'best before', 'best by', 'due', 'by', 'expiring', 'expires'].map(foodWords);
 
 /** "past", "due this week", "soon": its date is not later than that. */
 export function readDue(words: readonly Word[], today: CalendarDate): Found | null {
-  const lead = words[0]?.plain === 'due' || words[0]?.plain === 'by' ? 1 : 0;
+  const lead = DUE_LEADS.find((said) => sameWords(words, said))?.length ?? 0;
   const rest = words.slice(lead);
-  for (const [says, days] of DUE) {
-    const wanted = foodWords(says);
+  for (const [said, days, says] of DUE) {
+    const wanted = foodWords(said);
     if (!sameWords(rest, wanted)) continue;
-    const to = addDays(today, days);
-    return {
-      length: lead + wanted.length,
-      says: days < 0 ? 'past' : `due ${says}`,
-      narrows: { by: 'due', to },
-    };
+    const length = lead + wanted.length;
+    return { length, says, narrows: { by: 'due', to: addDays(today, days) } };
   }
   return null;
 }
