@@ -7,6 +7,7 @@ import { useDoor } from '../door/useDoor';
 import { DrawnLine } from './DrawnLine';
 import { columnsFor } from './stockColumns';
 import type { StockLine } from './stockLines';
+import { useMainPress } from './useMainPress';
 
 const GUESSED_HIGH = 58;
 
@@ -76,6 +77,7 @@ export function GroupTable({
       body.current?.querySelector<HTMLElement>(`[data-index="${to}"] button`)?.focus({ preventScroll: true }),
     );
   };
+  const pressMain = useMainPress();
   const onKeyDown = (event: KeyboardEvent<HTMLTableSectionElement>): void => {
     const row = (event.target as HTMLElement).closest<HTMLElement>('[data-index]');
     if (!row || event.ctrlKey || event.metaKey || event.altKey) return;
@@ -88,7 +90,7 @@ export function GroupTable({
     else if (line && event.key === 'x') onChoose(line);
     else if (line?.kind === 'group' && event.key === 'ArrowRight' && !line.open) onOpen(line.key);
     else if (line?.kind === 'group' && event.key === 'ArrowLeft' && line.open) onOpen(line.key);
-    else if (event.key === '-') row.querySelector<HTMLElement>('[data-main-action] button')?.click();
+    else if (event.key === '-') pressMain(row);
     else return;
     event.preventDefault();
   };
