@@ -30,15 +30,15 @@ export interface ScalePlay {
 
 /** More than this and it shows nothing, g. */
 const SCALE_LOAD_G = 5000;
-const SETTLING_MS = 350;
-const STABLE_G = 1;
+const SETTLING_MS = 250;
+const STABLE_G = 0.05;
 const NOISE_G = { settling: 3, settled: 0.4 } as const;
 const MINUTE_MS = 60_000;
 const GRAMS_AN_OUNCE = 28.349523125;
 const GRAMS_A_POUND = 453.59237;
 
 /**
- * A scale that behaves like one: it takes a moment to settle, its last gram flickers, it creeps when told, and gives up
+ * A scale that behaves like one: it takes a moment to settle and shows the weight then, it creeps when told, and gives up
  * over 5 kg.
  *
  * @param now milliseconds; @param chance from 0 to 1
