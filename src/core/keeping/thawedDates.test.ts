@@ -1,6 +1,6 @@
 import { foods } from '../../../tests/fixtures/reference';
 import { addDays, daysBetween } from '../calendar/calendarDate';
-import { type HistoryEvent, THAW_METHODS } from '../model/history';
+import { type HistoryEvent, THAW_METHODS, USUAL_CONDITIONS } from '../model/history';
 import { judgeKeeping } from './judgeKeeping';
 
 const BOUGHT = '2027-01-10';
@@ -29,6 +29,19 @@ describe('every controlled food, thawed in the fridge', () => {
         expect(told.bestBy).toBe(told.useBy);
       }
     }
+  });
+
+  it('washed damp while it thaws and thawed sooner than thought: the trail ends at the date that governs', () => {
+    const steak = freezable.find(({ id }) => id === 'beef-steak');
+    if (!steak) throw new Error('no steak');
+    const told: HistoryEvent[] = [
+      ...history(0, { did: 'thawing', on: THAWED }),
+      { did: 'washed', on: THAWED, dried: false },
+      { did: 'thawed', on: THAWED, method: 'fridge' },
+    ];
+    const { trail, governing } = judgeKeeping(steak, told, THAWED, { ...USUAL_CONDITIONS, thawHours: 24 });
+    expect(trail.at(-1)?.to).toBe(governing.date);
+    expect(daysBetween(THAWED, governing.date)).toBe(2);
   });
 
   it('moved down with no mass told, counts from the day it was moved', () => {

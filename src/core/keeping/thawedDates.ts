@@ -1,7 +1,14 @@
 import { addDays, type CalendarDate, earlier } from '../calendar/calendarDate';
 import { Refusal } from '../model/refusal';
 import type { ThawMethod } from '../model/history';
-import { type KeepingCase, type KeepingState, newCaps, notAfter, setDates } from './keepingState';
+import {
+  governingOf,
+  type KeepingCase,
+  type KeepingState,
+  newCaps,
+  notAfter,
+  setDates,
+} from './keepingState';
 import { chilledRate, slowedDays } from './spoilageRate';
 import { days } from './startDates';
 
@@ -127,6 +134,8 @@ export function thawedDates(
       });
       state.useBy = state.caps.useBy === null ? state.useBy : notAfter(state.useBy, state.caps.useBy);
       state.bestBy = earlier(state.bestBy, state.caps.bestBy) ?? state.bestBy;
+      const [line] = state.trail.splice(-1);
+      if (line) state.trail.push({ ...line, to: governingOf(state) });
     }
     return;
   }
