@@ -37,6 +37,20 @@ test('an answer is lost, and Enter is pressed again: it is stored once, and the 
   expect(await countCalled(page, 'kohlrabi')).toBe(before + 1);
 });
 
+test('where nobody looks for a place, what lives in a freezer asks which one, and the rest stays on the counter', async ({
+  page,
+}) => {
+  await page.goto('/');
+  await page.route('**/api/v1/zones/for-lines', neverArrives);
+  const reading = page.locator('#quick-reading');
+  await typeLine(page, 'ice cream 1 l');
+  await expect(reading).toContainText('lives in a freezer. Which one?');
+  await typeLine(page, 'celeriac 700 g');
+  await expect(reading).toContainText('one package of 700 g');
+  await page.keyboard.press('Enter');
+  await expect(toast(page, /On the counter: Celeriac/)).toBeVisible();
+});
+
 test('what could not be sent is kept over a reload, sent again in its order, and dated when it was told', async ({
   page,
 }) => {

@@ -6,7 +6,7 @@ const WAYS: Readonly<Record<string, readonly { words: string; to: string }[]>> =
   P2: [{ words: 'Measure a zone', to: '/kitchen' }],
   P3: [
     { words: 'Tidy the fridge', to: '/kitchen/tidy' },
-    { words: 'Tell of a tray', to: '/kitchen' },
+    { words: 'Add a tray', to: '/kitchen' },
   ],
   P4: [{ words: 'Change the zone’s rule', to: '/kitchen' }],
   P5: [

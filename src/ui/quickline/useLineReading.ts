@@ -19,11 +19,11 @@ const linesOf = (readings: readonly QuickReading[]) =>
     one.line && wantsPlace(one) ? [{ ...toApiLine(one.line), food: one.ownFood?.copy ?? one.line.food }] : [],
   );
 
-/** Readings with the best zone for each that names none; `waiting` while it is looked for. Unanswered, they stay on the counter. */
+/** Readings with the best zone for each that names none; `waiting` while it is looked for, `unanswered` when it cannot be. */
 function usePlaces(
   readings: QuickReading[],
   today: string,
-): { placed: QuickReading[]; places: QuickPlace[]; waiting: boolean } {
+): { placed: QuickReading[]; places: QuickPlace[]; waiting: boolean; unanswered: boolean } {
   const lines = linesOf(readings);
   const wanted = lines.length === 0 ? '' : JSON.stringify({ lines });
   const [asked, setAsked] = useState('');
@@ -36,15 +36,34 @@ function usePlaces(
     asked === '' ? null : (JSON.parse(asked) as unknown),
   );
   const known = asked === wanted;
-  if (wanted === '' || !known || body === null)
-    return { placed: readings, places: [], waiting: wanted !== '' && !(known && fault !== '') };
+  if (wanted === '' || !known || body === null) {
+    const unanswered = wanted !== '' && known && fault !== '';
+    return { placed: readings, places: [], waiting: wanted !== '' && !unanswered, unanswered };
+  }
   const places = [...body.places];
   const placed = readings.map((one) => {
     const place = wantsPlace(one) ? places.shift() : undefined;
     return place ? placedReading(one, place, today) : one;
   });
-  return { placed, places: body.places, waiting: false };
+  return { placed, places: body.places, waiting: false, unanswered: false };
 }
+
+interface LineRead {
+  one: QuickReading | null;
+  things: QuickReading[];
+}
+
+const NOTHING_READ: LineRead = { one: null, things: [] };
+
+function readLine(text: string, vocabulary: KnownVocabulary | null, placedLater: boolean): LineRead {
+  if (!vocabulary || text.trim() === '') return NOTHING_READ;
+  const known = { ...vocabulary, placedLater };
+  const one = parseQuickLine<Food>(text, known);
+  return { one, things: one.line === null ? severalThings<Food>(text, known) : [] };
+}
+
+const toldIn = ({ one, things }: LineRead): QuickReading[] =>
+  things.length > 0 || one === null ? things : [one];
 
 /** What is typed, as it is understood: for a haul without places, else with the best one where none is named. */
 export function useLineReading(
@@ -52,15 +71,18 @@ export function useLineReading(
   { vocabulary, forHaul, verb }: { vocabulary: KnownVocabulary | null; forHaul: boolean; verb: boolean },
 ) {
   const half = useMemo(() => (forHaul ? readHalf(text) : { text, half: false }), [forHaul, text]);
-  const read = useMemo((): { one: QuickReading | null; things: QuickReading[] } => {
-    if (!vocabulary || half.text.trim() === '' || verb) return { one: null, things: [] };
-    const known = { ...vocabulary, placedLater: true };
-    const one = parseQuickLine<Food>(half.text, known);
-    return { one, things: one.line === null ? severalThings<Food>(half.text, known) : [] };
-  }, [half, verb, vocabulary]);
-  const told = read.things.length > 0 || read.one === null ? read.things : [read.one];
-  const { placed, places, waiting } = usePlaces(forHaul ? [] : told, vocabulary?.today ?? '');
-  const final = forHaul ? told : placed;
+  const typed = verb ? '' : half.text;
+  const found = useMemo(() => readLine(typed, vocabulary, true), [typed, vocabulary]);
+  const { placed, places, waiting, unanswered } = usePlaces(
+    forHaul ? [] : toldIn(found),
+    vocabulary?.today ?? '',
+  );
+  // Nobody looks for a place: the line says it itself, and what lives in a freezer asks which one.
+  const read = useMemo(
+    () => (unanswered ? readLine(typed, vocabulary, false) : found),
+    [unanswered, typed, vocabulary, found],
+  );
+  const final = forHaul || unanswered ? toldIn(read) : placed;
   const several = read.things.length > 0 ? final : [];
   const reading = read.things.length > 0 ? read.one : (final[0] ?? null);
   const preview = useMemo(
